@@ -1,0 +1,35 @@
+/**
+ * The shared constants of the heat model that no book gives to better than a
+ * range. One table, one value for every case: no case carries its own.
+ */
+
+interface Constant {
+  readonly value: number
+  /** What sources and trials leave open. */
+  readonly range: readonly [low: number, high: number]
+  readonly unit: string
+  readonly source: string
+}
+
+const constant = (value: number, low: number, high: number, unit: string, source: string): Constant => ({ value, range: [low, high], unit, source })
+
+export const CONSTANT_TABLE = {
+  fibreFactor: constant(1.15, 1.0, 1.25, '1', 'heat conducts better along the fibres, which is how steaks are cut; fitted'),
+  driedConductivity: constant(0.3, 0.1, 0.35, 'W/(m·K)', 'crust, with vapour moving through it; fitted'),
+  panContact: constant(420, 200, 1000, 'W/(m²·K)', 'oiled meat on hot metal; fitted'),
+  roomConvection: constant(8, 5, 12, 'W/(m²·K)', 'natural convection beside a hot pan; textbook range'),
+  restConvection: constant(6, 4, 9, 'W/(m²·K)', 'natural convection over a resting piece; fitted'),
+  foilConvection: constant(4, 2, 6, 'W/(m²·K)', 'still air under loose foil; estimate'),
+  boardContact: constant(12, 5, 25, 'W/(m²·K)', 'meat on a wooden board that warms under it; estimate'),
+  meatEmissivity: constant(0.9, 0.85, 0.95, '1', 'textbook value for wet organic surfaces'),
+  coolWaterDiffusivity: constant(2e-9, 1e-9, 4e-9, 'm²/s', 'water supply to the surface below 55 °C; fitted'),
+  hotWaterDiffusivity: constant(1e-8, 6e-9, 2e-8, 'm²/s', 'water supply above 60 °C, juice pressed out; fitted'),
+  clingingJuice: constant(0.08, 0.03, 0.15, 'kg/m²', 'juice a face holds before it drips; estimate')
+} as const satisfies Record<string, Constant>
+
+/** The values alone, as the solver takes them; a record so that what is not known can be varied. */
+export type Constants = { readonly [name in keyof typeof CONSTANT_TABLE]: number }
+
+export const CONSTANTS: Constants = Object.fromEntries(
+  Object.entries(CONSTANT_TABLE).map(([name, c]) => [name, c.value])
+) as Constants

@@ -1,0 +1,44 @@
+/**
+ * What happened in a run: series against time, and the whole field at chosen moments.
+ * Plain arrays, so that a history can be posted from a worker and stored.
+ */
+
+export interface History {
+  /** s since the start of the program. */
+  readonly time: readonly number[]
+  /** °C: coldest point of the heart, first and second surface, mean by volume, plate. */
+  readonly core: readonly number[]
+  readonly first: readonly number[]
+  readonly second: readonly number[]
+  readonly mean: readonly number[]
+  readonly plate: readonly (number | null)[]
+  /** Shares of the raw mass lost as vapour and as drips. */
+  readonly evaporated: readonly number[]
+  readonly dripped: readonly number[]
+}
+
+/** The piece cut open at one moment. */
+export interface Field {
+  readonly time: number
+  /** °C, one a cell, from the first face to the second. */
+  readonly temperature: readonly number[]
+  /** The hottest each cell has been, °C. */
+  readonly hottest: readonly number[]
+  /** Share of the raw water left, one a cell. */
+  readonly wetness: readonly number[]
+}
+
+/** Value of a series at a time, by straight interpolation; the ends hold. */
+export function valueAt(time: readonly number[], series: readonly number[], t: number): number {
+  let low = 0
+  let high = time.length - 1
+  if (t <= time[low]) return series[low]
+  if (t >= time[high]) return series[high]
+  while (high - low > 1) {
+    const middle = (low + high) >> 1
+    if (time[middle] <= t) low = middle
+    else high = middle
+  }
+  const share = (t - time[low]) / (time[high] - time[low])
+  return series[low] + share * (series[high] - series[low])
+}

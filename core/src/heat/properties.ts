@@ -1,0 +1,107 @@
+/**
+ * Thermal properties of raw beef from its composition, and of the same beef as
+ * it dries. SI units, temperatures in °C, as everywhere on this floor.
+ *
+ * Source of the component polynomials: Y. Choi and M. R. Okos, "Effects of
+ * temperature and composition on the thermal properties of foods", 1986, as
+ * printed in the ASHRAE Handbook—Refrigeration (from memory).
+ */
+
+/** Mass fractions of the raw meat. They should add to about 1; the rest counts as protein. */
+export interface Composition {
+  readonly water: number
+  readonly protein: number
+  readonly fat: number
+  readonly ash: number
+}
+
+/** a + b·T + c·T², T in °C. */
+export type Quadratic = readonly [a: number, b: number, c: number]
+
+export const at = (q: Quadratic, celsius: number): number => q[0] + celsius * (q[1] + celsius * q[2])
+/** ∫₀ᵀ q, for enthalpies above 0 °C. */
+export const integral = (q: Quadratic, celsius: number): number => celsius * (q[0] + celsius * (q[1] / 2 + (celsius * q[2]) / 3))
+
+/** kg/m³ */
+const DENSITY = {
+  water: [997.18, 3.1439e-3, -3.7574e-3],
+  protein: [1329.9, -0.5184, 0],
+  fat: [925.59, -0.41757, 0],
+  ash: [2423.8, -0.28063, 0]
+} as const satisfies Record<keyof Composition, Quadratic>
+
+/** J/(kg·K) */
+const SPECIFIC_HEAT = {
+  water: [4128.9, -0.090864, 5.4731e-3],
+  protein: [2008.2, 1.2089, -1.3129e-3],
+  fat: [1984.2, 1.4733, -4.8008e-3],
+  ash: [1092.6, 1.8896, -3.6817e-3]
+} as const satisfies Record<keyof Composition, Quadratic>
+
+/** W/(m·K) */
+const CONDUCTIVITY = {
+  water: [0.57109, 1.7625e-3, -6.7036e-6],
+  protein: [0.17881, 1.1958e-3, -2.7178e-6],
+  fat: [0.18071, -2.7604e-4, -1.7749e-7],
+  ash: [0.32962, 1.4011e-3, -2.9069e-6]
+} as const satisfies Record<keyof Composition, Quadratic>
+
+export const WATER_HEAT: Quadratic = SPECIFIC_HEAT.water
+
+const COMPONENTS = ['water', 'protein', 'fat', 'ash'] as const
+
+/** What the solver needs to know of a substance; all per cubic metre of the raw piece. */
+export interface Material {
+  /** kg/m³, raw */
+  readonly density: number
+  /** Heat capacity of everything but water, J/(m³·K). */
+  readonly solidsHeat: Quadratic
+  /** Conductivity while wet, W/(m·K). */
+  readonly wetConductivity: Quadratic
+  /** Conductivity once dry, W/(m·K). */
+  readonly driedConductivity: number
+  /** Water when raw, kg/m³; 0 for a substance that neither dries nor boils. */
+  readonly rawWater: number
+}
+
+/** kg/m³ by volume-weighted mixing. */
+export function densityOf(mix: Composition, celsius: number): number {
+  let volume = 0
+  for (const c of COMPONENTS) volume += mix[c] / at(DENSITY[c], celsius)
+  return 1 / volume
+}
+
+/** J/(kg·K) by mass-weighted mixing. */
+export function specificHeatOf(mix: Composition, celsius: number): number {
+  return COMPONENTS.reduce((sum, c) => sum + mix[c] * at(SPECIFIC_HEAT[c], celsius), 0)
+}
+
+/** W/(m·K) by volume-weighted (parallel) mixing. */
+export function conductivityOf(mix: Composition, celsius: number): number {
+  const density = densityOf(mix, celsius)
+  return COMPONENTS.reduce((sum, c) => sum + ((mix[c] * density) / at(DENSITY[c], celsius)) * at(CONDUCTIVITY[c], celsius), 0)
+}
+
+const RAW_CELSIUS = 5
+
+/**
+ * @param fibreFactor conduction along the fibres over that of the mixture, 1 for none
+ * @param driedConductivity W/(m·K)
+ */
+export function meatMaterial(raw: Composition, fibreFactor: number, driedConductivity: number): Material {
+  const mix = wholeComposition(raw)
+  const density = densityOf(mix, RAW_CELSIUS)
+  const combine = (weight: (c: keyof Composition) => number, table: Record<keyof Composition, Quadratic>, of: readonly (keyof Composition)[]): Quadratic =>
+    [0, 1, 2].map(power => of.reduce((sum, c) => sum + weight(c) * table[c][power], 0)) as unknown as Quadratic
+  return {
+    density,
+    solidsHeat: combine(c => mix[c] * density, SPECIFIC_HEAT, ['protein', 'fat', 'ash']),
+    wetConductivity: combine(c => (fibreFactor * mix[c] * density) / at(DENSITY[c], RAW_CELSIUS), CONDUCTIVITY, COMPONENTS),
+    driedConductivity,
+    rawWater: mix.water * density
+  }
+}
+
+function wholeComposition(mix: Composition): Composition {
+  return { ...mix, protein: 1 - mix.water - mix.fat - mix.ash }
+}

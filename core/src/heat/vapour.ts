@@ -1,0 +1,66 @@
+/**
+ * Water as vapour: how much the air can hold, what it costs to leave, and how
+ * strongly drying meat holds on to it.
+ */
+
+/** J/kg at the boiling point. */
+export const BOILING_LATENT_HEAT = 2.257e6
+
+/** J/kg at a surface temperature; linear fit to steam tables between 0 and 100 °C. */
+export const latentHeat = (celsius: number): number => 2.501e6 - 2.44e3 * celsius
+
+/** Molar mass of water over the gas constant, kg·K/J. */
+const MOLAR = 0.018015 / 8.31446
+
+/**
+ * Density of saturated vapour, kg/m³. Pressure by A. L. Buck, "New equations for
+ * computing vapor pressure", J. Applied Meteorology 20 (1981), with the 1996
+ * constants; within 1 % of steam tables up to 110 °C (from memory).
+ */
+export function saturatedVapour(celsius: number): number {
+  const pressure = 611.21 * Math.exp((18.678 - celsius / 234.5) * (celsius / (257.14 + celsius)))
+  return (pressure * MOLAR) / (celsius + 273.15)
+}
+
+/**
+ * kg/m³ per K. Differentiates `saturatedVapour` in closed form, given its value.
+ */
+export function saturatedVapourSlope(celsius: number, density: number): number {
+  const d = 257.14 + celsius
+  const exponentSlope = -celsius / (234.5 * d) + (18.678 - celsius / 234.5) * (257.14 / (d * d))
+  return density * (exponentSlope - 1 / (celsius + 273.15))
+}
+
+/** Boiling point by altitude: about 1 °C lower for each 300 m. */
+export const boilingPoint = (altitudeM: number): number => 100 - altitudeM / 300
+
+/**
+ * Water activity of meat that has kept `share` of its raw water (0–1), by an Oswin
+ * isotherm X = 0.10·(a/(1−a))^0.5 on dry mass, with raw meat at X ≈ 2.6
+ * (typical of lean meat near 60 °C, from memory).
+ */
+export function waterActivity(share: number): number {
+  const ratio = (share * 26) ** 2
+  return ratio / (1 + ratio)
+}
+
+/**
+ * The boiling curve: the share of the raw water that can stay in a cell at a
+ * temperature above the boiling point, in three straight pieces through the
+ * isotherm above at one atmosphere: free water is gone 4 °C above boiling, the
+ * last bound water 60 °C above.
+ */
+export const FREE_WATER_GONE = { aboveBoiling: 4, share: 0.1 } as const
+export const BOUND_WATER_GONE = { aboveBoiling: 60, share: 0 } as const
+
+/**
+ * Share of the raw water that cooked meat still holds at a temperature, 1 when cold.
+ * R. G. M. van der Sman, "Moisture transport during cooking of meat", Meat Science
+ * 76 (2007): equilibrium water 0.745 − 0.345/(1 + 30·exp(−0.25(T − 52))) kg/kg
+ * (from memory), turned into water on dry mass relative to the raw.
+ */
+export function heldWaterShare(celsius: number): number {
+  const wet = 0.745 - 0.345 / (1 + 30 * Math.exp(-0.25 * (celsius - 52)))
+  return wet / (1 - wet) / RAW_WATER_ON_DRY
+}
+const RAW_WATER_ON_DRY = 0.745 / 0.255

@@ -1,0 +1,57 @@
+/**
+ * The airs and boards a piece meets in a kitchen, as faces for the solver.
+ */
+import type { Constants } from '#core/heat/constants'
+import type { AirFace, FixedFace } from '#core/heat/faces'
+import { saturatedVapour } from '#core/heat/vapour'
+
+export interface Room {
+  readonly temperatureC: number
+  /** Relative humidity, 0–1. */
+  readonly humidity: number
+  readonly altitudeM: number
+}
+
+export const KITCHEN: Room = { temperatureC: 22, humidity: 0.5, altitudeM: 0 }
+
+const vapourOf = (room: Room): number => room.humidity * saturatedVapour(room.temperatureC)
+
+/** Air over a pan is a little warmer than the room, K; estimate. */
+const WARMED_BY_PAN = 10
+
+/** The upper face of a piece in a pan. */
+export const overPan = (room: Room, c: Constants): AirFace => ({
+  kind: 'air',
+  air: room.temperatureC + WARMED_BY_PAN,
+  walls: room.temperatureC + WARMED_BY_PAN / 2,
+  convection: c.roomConvection,
+  emissivity: c.meatEmissivity,
+  vapour: vapourOf(room)
+})
+
+/** Bare in the room. */
+export const openAir = (room: Room, c: Constants): AirFace => ({
+  kind: 'air',
+  air: room.temperatureC,
+  walls: room.temperatureC,
+  convection: c.restConvection,
+  emissivity: c.meatEmissivity,
+  vapour: vapourOf(room)
+})
+
+/** Between meat and foil the air is warm and moist and radiation comes mostly back; estimates. */
+const UNDER_FOIL = { warmerBy: 15, emissivity: 0.25, vapour: 0.035 } as const
+
+export const underFoil = (room: Room, c: Constants): AirFace => ({
+  kind: 'air',
+  air: room.temperatureC + UNDER_FOIL.warmerBy,
+  walls: room.temperatureC + UNDER_FOIL.warmerBy,
+  convection: c.foilConvection,
+  emissivity: UNDER_FOIL.emissivity,
+  vapour: UNDER_FOIL.vapour
+})
+
+/** Wood under a resting piece warms half-way to it; estimate. */
+const BOARD_WARMED_BY = 10
+
+export const onBoard = (room: Room, c: Constants): FixedFace => ({ kind: 'fixed', at: room.temperatureC + BOARD_WARMED_BY, conductance: c.boardContact })
