@@ -2,7 +2,7 @@
  * A piece of meat as finite volumes, each with a temperature and a water content,
  * carried forward one time step at a time.
  *
- * Heat is implicit. The unknown of a step is the enthalpy each cell gains, and
+ * Heat is implicit. The unknown of each stage of a step is the enthalpy each cell gains, and
  * temperature follows from it (`boilingCurve.ts`), so that the boiling front stays
  * inside one Newton iteration with a tridiagonal matrix and no temperature is ever
  * clamped. Water then moves by its own implicit step (`moisture.ts`), less the
@@ -46,6 +46,10 @@ export interface Ledger {
   dripped: number
 }
 
+const SIDES = [0, 1] as const
+const GAMMA = 1 - Math.SQRT1_2
+/** Weight in the second stage of the enthalpy gained in the first. */
+const FIRST_STAGE = (1 - GAMMA) / GAMMA
 const MOST_ITERATIONS = 24
 /** s */
 const SHORTEST = 1e-6
@@ -75,11 +79,15 @@ export class Body {
   private readonly gained: Float64Array
   /** Enthalpy each cell gained a second in the last step: where the next one starts from. */
   private readonly rate: Float64Array
+  /** Enthalpy that the first stage contributes to the second. */
+  private readonly already: Float64Array
   private readonly slope: Float64Array
   private readonly lower: Float64Array
   private readonly diagonal: Float64Array
   private readonly upper: Float64Array
   private readonly right: Float64Array
+  /** What crossed each face in the step: J/m² and kg/m². */
+  private readonly crossed = SIDES.map(() => ({ heat: 0, latent: 0, film: 0, cell: 0 }))
   private readonly outer: { -readonly [k in keyof OuterCell]: OuterCell[k] } = { temperature: 0, conductance: 0, wetness: null, water: 0 }
   private readonly curve: BoilingCurve
   private readonly moisture: Moisture | null
@@ -104,6 +112,7 @@ export class Body {
     this.start = scratch()
     this.gained = scratch()
     this.rate = scratch()
+    this.already = scratch()
     this.slope = scratch()
     this.lower = scratch()
     this.diagonal = scratch()
@@ -112,22 +121,45 @@ export class Body {
   }
 
   /**
+   * Two implicit stages of Alexander's second-order, L-stable method (SIAM J. Numerical
+   * Analysis 14, 1977): the first to γ·dt, the second to dt from what both give. Where
+   * either does not settle, the step is taken in two.
+   *
    * @param dt s
-   * @param plate the metal, where there is any; it is heated on while the piece is lifted off
+   * @param plate the metal, where there is any; it is heated on even while the piece is lifted off
    */
   step(dt: number, faces: Faces, plate: PlateState | null, burner: Burner | null): void {
     if (dt < SHORTEST) throw new ConvergenceError(`The heat solve did not settle in steps of ${dt} s.`)
-    const down = faces.findIndex(f => f.kind === 'metal')
-    const metal = faces[down as 0 | 1] as Face | undefined
-    plate?.begin(dt, burner, metal?.kind === 'metal' ? metal.contact : 0)
+    const down = faces[0].kind === 'metal' ? 0 : 1
+    const metal = faces[down]
+    const contact = metal.kind === 'metal' ? metal.contact : 0
+    const plateStart = plate?.temperature ?? 0
     this.refresh(dt)
-    if (!this.solveHeat(dt, faces, plate)) {
+    this.already.fill(0)
+    for (const flow of this.crossed) flow.heat = flow.latent = flow.film = flow.cell = 0
+
+    plate?.begin(GAMMA * dt, plateStart, burner, contact)
+    let settled = this.solveHeat(GAMMA * dt, dt, faces, plate)
+    if (settled) {
+      this.note((1 - GAMMA) * dt)
+      for (let i = 0; i < this.grid.cells; i++) {
+        this.already[i] = FIRST_STAGE * this.gained[i]
+        this.gained[i] /= GAMMA
+        this.warm(i)
+      }
+      const reached = plate?.facing(this.surfaces[down].temperature) ?? 0
+      plate?.begin(GAMMA * dt, plateStart + FIRST_STAGE * (reached - plateStart), burner, contact)
+      settled = this.solveHeat(GAMMA * dt, dt, faces, plate)
+    }
+    if (!settled) {
       this.temperature.set(this.start)
       this.step(dt / 2, faces, plate, burner)
       this.step(dt / 2, faces, plate, burner)
       return
     }
-    plate?.commit(dt, metal ? this.surfaces[down as 0 | 1].temperature : 0)
+    this.note(GAMMA * dt)
+    if (plate) plate.temperature = plate.facing(this.surfaces[down].temperature)
+    this.settle(dt)
     if (this.moisture) this.moveWater(this.moisture, dt, faces)
     for (let i = 0; i < this.grid.cells; i++) if (this.temperature[i] > this.hottest[i]) this.hottest[i] = this.temperature[i]
     this.heart.note(this.temperature)
@@ -176,15 +208,20 @@ export class Body {
     conductance[grid.cells] = grid.area[grid.cells] / before
   }
 
-  /** @returns false where the iteration did not settle; then the step is to be taken in two */
-  private solveHeat(dt: number, faces: Faces, plate: PlateState | null): boolean {
-    const { grid, conductance, temperature, gained, slope, lower, diagonal, upper, right } = this
+  /**
+   * One stage: the enthalpy each cell gains by its end, by Newton.
+   * @param dt of the stage, s
+   * @param whole of the step, within which no more water can leave a face than is there
+   * @returns false where the iteration did not settle
+   */
+  private solveHeat(dt: number, whole: number, faces: Faces, plate: PlateState | null): boolean {
+    const { grid, conductance, temperature, gained, already, slope, lower, diagonal, upper, right } = this
     const n = grid.cells
     for (let iteration = 0; iteration < MOST_ITERATIONS; iteration++) {
       for (let i = 0; i < n; i++) {
         const below = i > 0 ? conductance[i] : 0
         const above = i < n - 1 ? conductance[i + 1] : 0
-        right[i] = -grid.volume[i] * gained[i]
+        right[i] = grid.volume[i] * (already[i] - gained[i])
         if (i > 0) right[i] += dt * below * (temperature[i - 1] - temperature[i])
         if (i < n - 1) right[i] += dt * above * (temperature[i + 1] - temperature[i])
         diagonal[i] = grid.volume[i] + dt * (below + above) * slope[i]
@@ -192,7 +229,7 @@ export class Body {
         upper[i] = i < n - 1 ? -dt * above * slope[i + 1] : 0
       }
       for (const side of SIDES) {
-        const area = this.meet(side, dt, faces, plate)
+        const area = this.meet(side, whole, faces, plate)
         const cell = side === 0 ? 0 : n - 1
         right[cell] += dt * area * this.surfaces[side].into
         diagonal[cell] -= dt * area * this.surfaces[side].intoSlope * slope[cell]
@@ -215,7 +252,7 @@ export class Body {
         }
       }
       if (settled && moved < (boils ? SETTLED_KELVIN : NEARLY_KELVIN)) {
-        this.settle(dt, faces, plate)
+        for (const side of SIDES) this.meet(side, whole, faces, plate)
         return true
       }
     }
@@ -256,13 +293,25 @@ export class Body {
     return area
   }
 
+  /** Adds what crosses the faces at the end of a stage, for as long as the stage counts. */
+  private note(seconds: number): void {
+    for (const side of SIDES) {
+      const flow = this.crossed[side]
+      const surface = this.surfaces[side]
+      flow.heat += seconds * surface.heat
+      flow.latent += seconds * surface.latent
+      flow.film += seconds * surface.fromFilm
+      flow.cell += seconds * surface.fromCell
+    }
+  }
+
   /** Lets the boiled water go and books what crossed the faces. */
-  private settle(dt: number, faces: Faces, plate: PlateState | null): void {
+  private settle(dt: number): void {
     const { grid, temperature, water, ledger, gained, rate } = this
     for (const side of SIDES) {
-      const area = this.meet(side, dt, faces, plate)
-      ledger.heatIn += dt * area * this.surfaces[side].heat
-      ledger.latentOut += dt * area * this.surfaces[side].latent
+      const area = grid.area[side === 0 ? 0 : grid.cells]
+      ledger.heatIn += area * this.crossed[side].heat
+      ledger.latentOut += area * this.crossed[side].latent
     }
     this.lastChange = 0
     for (let i = 0; i < grid.cells; i++) {
@@ -280,19 +329,20 @@ export class Body {
 
   private moveWater(moisture: Moisture, dt: number, faces: Faces): void {
     const { grid, temperature, water, ledger } = this
-    const drawn = this.surfaces.map(s => s.fromCell) as [number, number]
-    moisture.step(dt, temperature, water, drawn, [faces[0].kind !== 'closed', faces[1].kind !== 'closed'])
+    const [first, second] = this.crossed
+    moisture.step(dt, temperature, water, [first.cell / dt, second.cell / dt], [faces[0].kind !== 'closed', faces[1].kind !== 'closed'])
     for (const side of SIDES) {
       const [cell, edge] = side === 0 ? [0, 0] : [grid.cells - 1, grid.cells]
       const area = grid.area[edge]
       const surface = this.surfaces[side]
       const juice = moisture.juice[side]
-      const before = Math.max(0, surface.film - dt * surface.fromFilm)
+      const flow = this.crossed[side]
+      const before = Math.max(0, surface.film - flow.film)
       const film = before + juice
       surface.film = Math.min(film, Math.max(before, this.constants.clingingJuice))
       ledger.dripped += area * (film - surface.film)
-      ledger.evaporated += area * dt * (surface.fromFilm + surface.fromCell)
-      ledger.carriedOut += area * (juice + dt * surface.fromCell) * integral(WATER_HEAT, temperature[cell])
+      ledger.evaporated += area * (flow.film + flow.cell)
+      ledger.carriedOut += area * (juice + flow.cell) * integral(WATER_HEAT, temperature[cell])
     }
     this.carryWarmth(moisture, dt)
   }
@@ -310,7 +360,6 @@ export class Body {
   }
 }
 
-const SIDES = [0, 1] as const
 const CLOSED: Face = { kind: 'closed' }
 /** K per J/m³: below this slope a cell is on the boiling curve. */
 const FLAT = 1e-8

@@ -24,59 +24,38 @@ export interface Burner {
 }
 
 /**
- * The plate during one step, solved implicitly with the meat surface on it:
- * temperature = base + slope · surface.
+ * The plate during one implicit stage of a time step, solved together with the meat
+ * surface on it: temperature = base + slope · surface.
  */
 export class PlateState {
   temperature: number
-  /** J that the burner gave since the beginning. */
-  given = 0
+  /** How fast the plate's temperature follows the meat surface on it. */
+  facingSlope = 0
   private base = 0
-  private slope = 0
-  private capacityRate = 0
-  private feed = 0
-  private feedSlope = 0
 
   constructor(private readonly plate: Plate) {
     this.temperature = plate.start
   }
 
-  /** Sets up a step of `dt` seconds with meat in contact (W/(m²·K), 0 when lifted off). */
-  begin(dt: number, burner: Burner | null, contact: number): void {
+  /**
+   * @param from plate temperature that the stage starts from
+   * @param contact W/(m²·K), 0 when the piece is lifted off
+   */
+  begin(dt: number, from: number, burner: Burner | null, contact: number): void {
     const { plate } = this
-    this.capacityRate = plate.heatCapacity / dt
-    if (burner === null) {
-      this.linearise(0, 0, contact)
-      return
-    }
-    const steady = plate.loss * (burner.hold - plate.room)
-    const wanted = steady + burner.response * (burner.hold - this.temperature)
-    if (wanted >= burner.power) this.linearise(burner.power, 0, contact)
-    else if (wanted <= 0) this.linearise(0, 0, contact)
-    else this.linearise(steady + burner.response * burner.hold, burner.response, contact)
-  }
-
-  private linearise(feed: number, feedSlope: number, contact: number): void {
-    const { plate } = this
-    this.feed = feed
-    this.feedSlope = feedSlope
+    const capacityRate = plate.heatCapacity / dt
+    const steady = burner === null ? 0 : plate.loss * (burner.hold - plate.room)
+    const wanted = burner === null ? 0 : steady + burner.response * (burner.hold - from)
+    const follows = burner !== null && wanted > 0 && wanted < burner.power
+    const feed = burner === null ? 0 : follows ? steady + burner.response * burner.hold : wanted > 0 ? burner.power : 0
     const meat = contact * plate.meatArea
-    const sum = this.capacityRate + feedSlope + plate.loss + meat
-    this.base = (this.capacityRate * this.temperature + feed + plate.loss * plate.room) / sum
-    this.slope = meat / sum
+    const sum = capacityRate + (follows ? burner.response : 0) + plate.loss + meat
+    this.base = (capacityRate * from + feed + plate.loss * plate.room) / sum
+    this.facingSlope = meat / sum
   }
 
-  /** Temperature at the end of the step if the meat surface ends at `surface`. */
+  /** Temperature at the end of the stage if the meat surface ends at `surface`. */
   facing(surface: number): number {
-    return this.base + this.slope * surface
-  }
-
-  get facingSlope(): number {
-    return this.slope
-  }
-
-  commit(dt: number, surface: number): void {
-    this.temperature = this.facing(surface)
-    this.given += dt * (this.feed - this.feedSlope * this.temperature)
+    return this.base + this.facingSlope * surface
   }
 }

@@ -35,6 +35,8 @@ export interface Recording {
   readonly fieldEvery: number
   /** Stops the last stage once the core has fallen this far below its peak, K. Infinity runs to the end. */
   readonly untilPastPeakBy: number
+  /** Stops the whole run when the core first reads this, °C. */
+  readonly untilCore?: number
 }
 
 export interface Run {
@@ -62,7 +64,7 @@ export interface StepLengths {
   readonly longest: number
   readonly kelvin: number
 }
-export const DEFAULT_STEPS: StepLengths = { first: 0.1, longest: 8, kelvin: 2 }
+export const DEFAULT_STEPS: StepLengths = { first: 0.1, longest: 8, kelvin: 3 }
 const GROWTH = 1.5
 
 export function run(subject: Subject, stages: readonly Stage[], recording: Recording = KEEP_ALL, steps: StepLengths = DEFAULT_STEPS): Run {
@@ -74,7 +76,9 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
   let peak = { time: 0, core: subject.start.temperature }
   recorder.take(time, true)
 
+  const enough = recording.untilCore ?? Infinity
   for (const [index, stage] of stages.entries()) {
+    if (body.heart.core >= enough) break
     const last = index === stages.length - 1
     const stop = time + ('after' in stage.end ? stage.end.after : stage.end.atMost)
     let dt = steps.first
@@ -88,7 +92,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
       const doneness = body.heart.doneness
       if (doneness > peak.core) peak = { time, core: doneness }
       done = time >= stop || ('coreReaches' in stage.end && core >= stage.end.coreReaches)
-      if (last && peak.core - core > recording.untilPastPeakBy) done = true
+      if ((last && peak.core - core > recording.untilPastPeakBy) || core >= enough) done = true
       dt = Math.min(step * Math.min(GROWTH, steps.kelvin / body.lastChange), steps.longest)
       if ('coreReaches' in stage.end && core > before) dt = Math.min(dt, Math.max(steps.first, (step * (stage.end.coreReaches - core)) / (core - before)))
       if (!done) recorder.take(time, false)

@@ -14,7 +14,8 @@ export interface Room {
 
 export const KITCHEN: Room = { temperatureC: 22, humidity: 0.5, altitudeM: 0 }
 
-const vapourOf = (room: Room): number => room.humidity * saturatedVapour(room.temperatureC)
+/** Water vapour in the room's air, kg/m³. */
+export const vapourOf = (room: Room): number => room.humidity * saturatedVapour(room.temperatureC)
 
 /** Air over a pan is a little warmer than the room, K; estimate. */
 const WARMED_BY_PAN = 10

@@ -74,6 +74,11 @@ export function planPanSear(setup: PanSetup, target: number, past: readonly Spel
   return readPlan(setup, target, search, search.remaining())
 }
 
+/** The same reading of a piece that is already off the heat: nothing left to solve, only the rest to follow. */
+export function followRest(setup: PanSetup, target: number, past: readonly Spell[]): PanPlan {
+  return readPlan(setup, target, new PullSearch(setup, target, past), 0)
+}
+
 /** The search for the time still to be spent on the heat. */
 class PullSearch {
   private readonly subject

@@ -1,0 +1,74 @@
+/**
+ * What a cook asks the planner: this piece, this way, to this doneness. Plain data,
+ * in base units, as it is edited, posted, stored and exported.
+ */
+import { CONSTANTS } from '#core/heat/constants'
+import type { Room } from '#core/kit/air'
+import { floorAreaM2, hottestPan, panById, ringById } from '#core/kit/pan'
+import { isTender } from '#core/meat/cut'
+import { cutById } from '#core/meat/cuts'
+import { faceAreaM2, type Piece } from '#core/meat/piece'
+import type { Cover, PanSetup, RestLength, Turning } from '#core/method/panSear'
+
+export interface PlanRequest {
+  readonly piece: Piece
+  readonly method: 'pan sear'
+  readonly panId: string
+  readonly ringId: string
+  readonly panC: number
+  readonly turning: Turning
+  readonly cover: Cover
+  readonly rest: RestLength
+  readonly scaleId: string
+  readonly targetC: number
+  readonly room: Room
+}
+
+/** A request that is well formed but cannot be cooked: which field, and why. */
+export class RequestError extends Error {
+  override readonly name = 'RequestError'
+  constructor(
+    readonly field: string,
+    message: string
+  ) {
+    super(message)
+  }
+}
+
+/** Meat may overlap the curve of the pan a little before it truly does not fit. */
+const MOST_OF_FLOOR = 1
+
+/** @throws RequestError */
+export function setupOf(request: PlanRequest): PanSetup {
+  const cut = cutById(request.piece.cutId)
+  if (!cut) throw new RequestError('piece.cutId', `There is no cut “${request.piece.cutId}”.`)
+  if (!isTender(cut)) throw new RequestError('piece.cutId', cut.braise ?? '')
+  const pan = panById(request.panId)
+  if (!pan) throw new RequestError('panId', `There is no pan “${request.panId}”.`)
+  const ring = ringById(request.ringId)
+  if (!ring) throw new RequestError('ringId', `There is no ring “${request.ringId}”.`)
+
+  const covered = coverage(request)
+  if (covered > MOST_OF_FLOOR) {
+    const { count } = request.piece
+    throw new RequestError('panId', `${count === 1 ? 'The piece does' : `${count} pieces do`} not fit: ${Math.round(covered * 100)} % of the pan’s floor. Use a larger pan or cook in batches.`)
+  }
+  const hottest = hottestPan(pan, ring, request.room.temperatureC)
+  if (request.panC > hottest) throw new RequestError('panC', `This ring brings this pan to ${Math.round(hottest)} °C at most.`)
+  if (request.targetC <= request.piece.startC) throw new RequestError('targetC', 'The piece is already that warm.')
+  return {
+    piece: request.piece,
+    cut,
+    room: request.room,
+    settings: { pan, ring, panC: request.panC, turning: request.turning, cover: request.cover, rest: request.rest },
+    constants: CONSTANTS
+  }
+}
+
+/** Share of the pan's floor under meat. */
+export function coverage(request: PlanRequest): number {
+  const cut = cutById(request.piece.cutId)
+  const pan = panById(request.panId)
+  if (!cut || !pan) return 0
+  return (faceAreaM2(request.piece, cut) * request.piece.count) / floorAreaM2(pan)
+}

@@ -1,0 +1,104 @@
+/**
+ * What is not known and what it does to the plan: thickness, start temperature,
+ * contact and convection, each drawn at random inside its range, and the same plan
+ * run on every draw. Seeded, so that the same plan always shows the same range.
+ */
+import { valueAt } from '#core/heat/history'
+import { run, type Recording, type StepLengths } from '#core/heat/program'
+import { panStages, panSubject, type PanSetup, type Spell } from '#core/method/panSear'
+import { percentile, Randomness } from './random'
+import type { PanPlan } from './panPlan'
+
+/** Ranges that hold 80 % of what happens; common practice, no source. */
+export const UNKNOWN = { thicknessMm: 2, startC: 3, contact: 0.3, convection: 0.3 } as const
+
+/** Standard deviations from the middle to the end of an 80 % range. */
+const EIGHTY = 1.2816
+
+export interface Spread {
+  /** When the core reads the pull temperature, s: the 10th, 50th and 90th percentile. */
+  readonly pull: Percentiles
+  /** Peak of the core if the piece is pulled by the clock instead, °C. */
+  readonly peakByClock: Percentiles
+  /** Core by the clock, along `time`. */
+  readonly time: readonly number[]
+  readonly low: readonly number[]
+  readonly high: readonly number[]
+}
+
+export type Percentiles = readonly [low: number, middle: number, high: number]
+
+const MEMBERS = 32
+const SEED = 20260
+const POINTS = 60
+const RECORDING: Recording = { every: 10, fieldEvery: Infinity, untilPastPeakBy: Infinity }
+const STEPS: StepLengths = { first: 0.25, longest: 10, kelvin: 4 }
+
+/** @param plan made for `setup`, of a piece not yet in the pan */
+export function planSpread(setup: PanSetup, plan: PanPlan): Spread {
+  const random = new Randomness(SEED)
+  const end = plan.history.time[plan.history.time.length - 1]
+  const time = Array.from({ length: POINTS + 1 }, (_, i) => (end * i) / POINTS)
+  const columns: number[][] = time.map(() => [])
+  const pulls: number[] = []
+  const peaks: number[] = []
+  for (let i = 0; i < MEMBERS; i++) {
+    const varied = vary(setup, random)
+    const stages = panStages(varied, plan.spells, end - plan.pull.time)
+    const outcome = run(panSubject(varied), stages, RECORDING, STEPS)
+    const { history } = outcome
+    time.forEach((t, k) => columns[k].push(valueAt(history.time, history.core, t)))
+    peaks.push(outcome.peak.core)
+    pulls.push(reaches(varied, plan, history.time, history.core))
+  }
+  const three = (values: number[]): Percentiles => [percentile(values, 0.1), percentile(values, 0.5), percentile(values, 0.9)]
+  return {
+    pull: three(pulls),
+    peakByClock: three(peaks),
+    time,
+    low: columns.map(c => percentile(c, 0.1)),
+    high: columns.map(c => percentile(c, 0.9))
+  }
+}
+
+/** When this draw's core reads the plan's pull temperature, turned on by the same rhythm for as long as it takes. */
+function reaches(varied: PanSetup, plan: PanPlan, time: readonly number[], core: readonly number[]): number {
+  const index = core.findIndex((c, i) => c >= plan.pull.core && time[i] <= plan.pull.time)
+  if (index > 0) {
+    const share = (plan.pull.core - core[index - 1]) / (core[index] - core[index - 1])
+    return time[index - 1] + share * (time[index] - time[index - 1])
+  }
+  const stages = panStages(varied, carriedOn(plan.spells), 0)
+  const outcome = run(panSubject(varied), stages, { every: 5, fieldEvery: Infinity, untilPastPeakBy: Infinity, untilCore: plan.pull.core }, STEPS)
+  const reached = outcome.history.time
+  return reached[reached.length - 1]
+}
+
+/** The plan's own turning carried on to three times its length: the last side kept down where it turns few times. */
+function carriedOn(spells: readonly Spell[]): Spell[] {
+  const few = spells.length <= 4
+  const last = spells[spells.length - 1]
+  const other = last.state === 'first down' ? 'second down' : 'first down'
+  return [...spells, ...Array.from({ length: 2 * spells.length }, (_, i): Spell => ({ state: !few && i % 2 === 0 ? other : last.state, seconds: last.seconds }))]
+}
+
+function vary(setup: PanSetup, random: Randomness): PanSetup {
+  const { piece, constants } = setup
+  const thicknessMm = Math.max(3, piece.thicknessMm + (UNKNOWN.thicknessMm / EIGHTY) * random.normal())
+  const air = factor(UNKNOWN.convection, random)
+  return {
+    ...setup,
+    piece: { ...piece, thicknessMm, startC: piece.startC + (UNKNOWN.startC / EIGHTY) * random.normal(), weightG: (piece.weightG * thicknessMm) / piece.thicknessMm },
+    constants: {
+      ...constants,
+      panContact: constants.panContact * factor(UNKNOWN.contact, random),
+      roomConvection: constants.roomConvection * air,
+      restConvection: constants.restConvection * air,
+      foilConvection: constants.foilConvection * air
+    }
+  }
+}
+
+/** A factor whose 80 % range is 1/(1+share) to 1+share. */
+const factor = (share: number, random: Randomness): number => Math.exp((Math.log(1 + share) / EIGHTY) * random.normal())
+
