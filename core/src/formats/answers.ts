@@ -4,6 +4,7 @@
  */
 import { bandOf, scaleById, SCALES } from '#core/doneness/scale'
 import { CONSTANTS } from '#core/heat/constants'
+import { DEFAULT_RESOLUTION } from '#core/heat/grid'
 import type { Face } from '#core/heat/faces'
 import { KEEP_ALL, run, type Stage, type Subject } from '#core/heat/program'
 import { boilingPoint } from '#core/heat/vapour'
@@ -132,7 +133,7 @@ function programOf(given: SimulateCase): { subject: Subject; stages: Stage[] } {
   }
   return {
     subject: {
-      grid: gridOf(piece),
+      grid: gridOf(piece, DEFAULT_RESOLUTION),
       material: meatMaterial(cut.composition, CONSTANTS.fibreFactor, CONSTANTS.driedConductivity),
       start: { temperature: piece.startC, film: [film, film], boiling: boilingPoint(room.altitudeM) },
       plate: heated ? panPlate(heated.pan, faceAreaM2(piece, cut) * piece.count, room.temperatureC, heated.panC) : null

@@ -67,7 +67,7 @@ export class Body {
   readonly hottest: Float64Array
   readonly heart: Heart
   readonly surfaces: readonly [Surface, Surface]
-  /** Largest change of any cell in the last step, K. */
+  /** Largest change in the last step of any cell that does not boil, K. */
   lastChange = 0
   readonly ledger: Ledger = { heatIn: 0, latentOut: 0, carriedOut: 0, evaporated: 0, dripped: 0 }
 
@@ -316,7 +316,7 @@ export class Body {
     this.lastChange = 0
     for (let i = 0; i < grid.cells; i++) {
       rate[i] = gained[i] / dt
-      this.lastChange = Math.max(this.lastChange, Math.abs(temperature[i] - this.start[i]))
+      if (temperature[i] < this.curve.boiling) this.lastChange = Math.max(this.lastChange, Math.abs(temperature[i] - this.start[i]))
       const boiled = water[i] - this.curve.staying(temperature[i])
       if (boiled <= 0) continue
       water[i] -= boiled
@@ -339,7 +339,9 @@ export class Body {
       const flow = this.crossed[side]
       const before = Math.max(0, surface.film - flow.film)
       const film = before + juice
-      surface.film = Math.min(film, Math.max(before, this.constants.clingingJuice))
+      // Under a piece in a pan juice has nowhere to drip to: it boils away there.
+      const clings = faces[side].kind === 'metal' ? Infinity : Math.max(before, this.constants.clingingJuice)
+      surface.film = Math.min(film, clings)
       ledger.dripped += area * (film - surface.film)
       ledger.evaporated += area * (flow.film + flow.cell)
       ledger.carriedOut += area * (juice + flow.cell) * integral(WATER_HEAT, temperature[cell])

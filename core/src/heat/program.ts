@@ -57,14 +57,15 @@ export const KEEP_ENDS: Recording = { every: Infinity, fieldEvery: Infinity, unt
 
 /**
  * Steps start short after each change at the faces, then take whatever length
- * changes the fastest cell by about `kelvin`.
+ * changes the fastest cell below boiling by about `kelvin`.
  */
 export interface StepLengths {
   readonly first: number
   readonly longest: number
   readonly kelvin: number
 }
-export const DEFAULT_STEPS: StepLengths = { first: 0.1, longest: 8, kelvin: 3 }
+export const DEFAULT_STEPS: StepLengths = { first: 0.1, longest: 8, kelvin: 0.8 }
+export const COARSE_STEPS: StepLengths = { first: 0.2, longest: 10, kelvin: 3 }
 const GROWTH = 1.5
 
 export function run(subject: Subject, stages: readonly Stage[], recording: Recording = KEEP_ALL, steps: StepLengths = DEFAULT_STEPS): Run {

@@ -15,7 +15,7 @@ const MOLAR = 0.018015 / 8.31446
 /**
  * Density of saturated vapour, kg/m³. Pressure by A. L. Buck, "New equations for
  * computing vapor pressure", J. Applied Meteorology 20 (1981), with the 1996
- * constants; within 1 % of steam tables up to 110 °C (from memory).
+ * constants; vapour as an ideal gas, within 2 % of steam tables up to 100 °C (from memory).
  */
 export function saturatedVapour(celsius: number): number {
   const pressure = 611.21 * Math.exp((18.678 - celsius / 234.5) * (celsius / (257.14 + celsius)))

@@ -3,7 +3,7 @@
  * wet or dry. Millimetres, grams, °C.
  */
 import { densityOf } from '#core/heat/properties'
-import { slabGrid, type Grid } from '#core/heat/grid'
+import { slabGrid, type Grid, type Resolution } from '#core/heat/grid'
 import type { Cut } from './cut'
 
 export type SurfaceState = 'wet' | 'patted' | 'aired' | 'starched'
@@ -48,8 +48,8 @@ export function faceAreaM2(piece: Piece, cut: Cut): number {
   return piece.weightG / 1000 / (densityOf(cut.composition, piece.startC) * (piece.thicknessMm / 1000))
 }
 
-export function gridOf(piece: Piece): Grid {
-  return slabGrid(piece.thicknessMm / 1000)
+export function gridOf(piece: Piece, resolution: Resolution): Grid {
+  return slabGrid(piece.thicknessMm / 1000, resolution)
 }
 
 /** Weight that the sizes call for, g. */

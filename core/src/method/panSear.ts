@@ -6,6 +6,7 @@
 import type { Cut } from '#core/meat/cut'
 import { boilingPoint } from '#core/heat/vapour'
 import type { Constants } from '#core/heat/constants'
+import { DEFAULT_RESOLUTION, type Resolution } from '#core/heat/grid'
 import type { Faces } from '#core/heat/faces'
 import type { Burner } from '#core/heat/plate'
 import type { Stage, Subject } from '#core/heat/program'
@@ -111,11 +112,11 @@ function turnsIn(spells: readonly Spell[]): number {
 }
 
 /** The piece and the pan under it, at the moment it is laid in. */
-export function panSubject(setup: PanSetup): Subject {
+export function panSubject(setup: PanSetup, resolution: Resolution = DEFAULT_RESOLUTION): Subject {
   const { piece, cut, room, settings, constants } = setup
   const film = SURFACES[piece.surface].filmKgM2
   return {
-    grid: gridOf(piece),
+    grid: gridOf(piece, resolution),
     material: meatMaterial(cut.composition, constants.fibreFactor, constants.driedConductivity),
     start: { temperature: piece.startC, film: [film, film], boiling: boilingPoint(room.altitudeM) },
     plate: panPlate(settings.pan, faceAreaM2(piece, cut) * piece.count, room.temperatureC, settings.panC),

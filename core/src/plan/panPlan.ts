@@ -4,9 +4,10 @@
  * as a plan. Works from the raw piece and from any point of a cook under way.
  */
 import { readSection, type SectionReading } from '#core/doneness/section'
+import { COARSE_RESOLUTION } from '#core/heat/grid'
 import type { Field, History } from '#core/heat/history'
 import { valueAt } from '#core/heat/history'
-import { DEFAULT_STEPS, KEEP_ENDS, run, type Recording, type Run, type StepLengths } from '#core/heat/program'
+import { COARSE_STEPS, DEFAULT_STEPS, KEEP_ENDS, run, type Recording, type Run, type StepLengths, type Subject } from '#core/heat/program'
 import { panSpells, panStages, panSubject, restSeconds, spellsToCome, type PanSetup, type Spell } from '#core/method/panSear'
 import { risingRoot, type Bracket } from './root'
 
@@ -58,8 +59,6 @@ const LONGEST_REST = 40 * 60
 const PAST_PEAK = 0.5
 const CLOSE_KELVIN = 0.03
 const NARROW_SECONDS = 0.25
-/** For the search only; the answer is corrected with the default steps. */
-const SEARCH_STEPS: StepLengths = { first: 0.2, longest: 10, kelvin: 6 }
 const SEARCHING: Recording = { ...KEEP_ENDS, untilPastPeakBy: PAST_PEAK }
 
 /** Kept running after the carving, so that the curves show where things go. */
@@ -81,7 +80,8 @@ export function followRest(setup: PanSetup, target: number, past: readonly Spell
 
 /** The search for the time still to be spent on the heat. */
 class PullSearch {
-  private readonly subject
+  private readonly fine: Subject
+  private readonly coarse: Subject
   /** Held once the neighbourhood is known, so that the peak is smooth in the time. */
   private count: number | null = null
   overshoot = false
@@ -92,7 +92,8 @@ class PullSearch {
     private readonly target: number,
     private readonly past: readonly Spell[]
   ) {
-    this.subject = panSubject(setup)
+    this.fine = panSubject(setup)
+    this.coarse = panSubject(setup, COARSE_RESOLUTION)
   }
 
   spells(remaining: number): Spell[] {
@@ -100,19 +101,19 @@ class PullSearch {
     return panSpells(this.past, remaining, count)
   }
 
-  run(remaining: number, rest: number, recording: Recording, steps: StepLengths): Run {
-    return run(this.subject, panStages(this.setup, this.spells(remaining), rest), recording, steps)
+  run(remaining: number, rest: number, recording: Recording): Run {
+    return run(this.fine, panStages(this.setup, this.spells(remaining), rest), recording)
   }
 
-  private over(remaining: number, steps: StepLengths): number {
-    return this.run(remaining, LONGEST_REST, SEARCHING, steps).peak.core - this.target
+  private over(subject: Subject, remaining: number, steps: StepLengths): number {
+    return run(subject, panStages(this.setup, this.spells(remaining), LONGEST_REST), SEARCHING, steps).peak.core - this.target
   }
 
-  /** Coarse steps find the neighbourhood, the default steps the answer. */
+  /** A coarse grid and coarse steps find the neighbourhood, the default ones the answer. */
   remaining(): number {
     const low = this.past.length > 0 ? 0 : SHORTEST_ON_HEAT
-    const coarse = (x: number): number => this.over(x, SEARCH_STEPS)
-    const fine = (x: number): number => this.over(x, DEFAULT_STEPS)
+    const coarse = (x: number): number => this.over(this.coarse, x, COARSE_STEPS)
+    const fine = (x: number): number => this.over(this.fine, x, DEFAULT_STEPS)
     const atLow = coarse(low)
     if (atLow >= 0) return this.already(low, atLow)
     const near = risingRoot(coarse, this.bracket(coarse, low, atLow, this.firstGuess(), 1.6), 0.4, 1)
@@ -160,10 +161,10 @@ class PullSearch {
 function readPlan(setup: PanSetup, target: number, search: PullSearch, remaining: number): PanPlan {
   const spells = search.spells(remaining)
   const pullTime = spells.reduce((sum, s) => sum + s.seconds, 0)
-  const first = search.run(remaining, LONGEST_REST, SEARCHING, DEFAULT_STEPS)
+  const first = search.run(remaining, LONGEST_REST, SEARCHING)
   const toPeak = Math.max(0, first.peak.time - pullTime)
   const rest = restSeconds(setup.settings.rest, pullTime, toPeak)
-  const shown = search.run(remaining, Math.max(rest, toPeak) + AFTERWARDS, KEEP_PLAN, DEFAULT_STEPS)
+  const shown = search.run(remaining, Math.max(rest, toPeak) + AFTERWARDS, KEEP_PLAN)
   const { history, fields } = shown
   const edgesMm = Array.from(shown.body.grid.edge, e => e * 1000)
   const at = (time: number): Moment => ({ time, core: valueAt(history.time, history.core, time) })

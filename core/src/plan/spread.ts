@@ -3,8 +3,9 @@
  * contact and convection, each drawn at random inside its range, and the same plan
  * run on every draw. Seeded, so that the same plan always shows the same range.
  */
+import { COARSE_RESOLUTION } from '#core/heat/grid'
 import { valueAt } from '#core/heat/history'
-import { run, type Recording, type StepLengths } from '#core/heat/program'
+import { COARSE_STEPS, run, type Recording } from '#core/heat/program'
 import { panStages, panSubject, type PanSetup, type Spell } from '#core/method/panSear'
 import { percentile, Randomness } from './random'
 import type { PanPlan } from './panPlan'
@@ -32,7 +33,6 @@ const MEMBERS = 32
 const SEED = 20260
 const POINTS = 60
 const RECORDING: Recording = { every: 10, fieldEvery: Infinity, untilPastPeakBy: Infinity }
-const STEPS: StepLengths = { first: 0.25, longest: 10, kelvin: 4 }
 
 /** @param plan made for `setup`, of a piece not yet in the pan */
 export function planSpread(setup: PanSetup, plan: PanPlan): Spread {
@@ -45,7 +45,7 @@ export function planSpread(setup: PanSetup, plan: PanPlan): Spread {
   for (let i = 0; i < MEMBERS; i++) {
     const varied = vary(setup, random)
     const stages = panStages(varied, plan.spells, end - plan.pull.time)
-    const outcome = run(panSubject(varied), stages, RECORDING, STEPS)
+    const outcome = run(panSubject(varied, COARSE_RESOLUTION), stages, RECORDING, COARSE_STEPS)
     const { history } = outcome
     time.forEach((t, k) => columns[k].push(valueAt(history.time, history.core, t)))
     peaks.push(outcome.peak.core)
@@ -69,7 +69,7 @@ function reaches(varied: PanSetup, plan: PanPlan, time: readonly number[], core:
     return time[index - 1] + share * (time[index] - time[index - 1])
   }
   const stages = panStages(varied, carriedOn(plan.spells), 0)
-  const outcome = run(panSubject(varied), stages, { every: 5, fieldEvery: Infinity, untilPastPeakBy: Infinity, untilCore: plan.pull.core }, STEPS)
+  const outcome = run(panSubject(varied, COARSE_RESOLUTION), stages, { every: 5, fieldEvery: Infinity, untilPastPeakBy: Infinity, untilCore: plan.pull.core }, COARSE_STEPS)
   const reached = outcome.history.time
   return reached[reached.length - 1]
 }

@@ -1,0 +1,62 @@
+/** Nothing is lost on the way: energy and water, and no answer that hangs on grid or step. */
+import { describe, expect, it } from 'vitest'
+import { panStages, panSubject, type Spell } from '#core/method/panSear'
+import { stripSetup } from '#core/plan/setups.fixture'
+import { DEFAULT_RESOLUTION, slabGrid } from './grid'
+import { DEFAULT_STEPS, KEEP_ENDS, run } from './program'
+
+const SPELLS: readonly Spell[] = [
+  { state: 'first down', seconds: 300 },
+  { state: 'second down', seconds: 240 },
+  { state: 'lifted', seconds: 40 },
+  { state: 'first down', seconds: 60 }
+]
+
+describe.each([
+  ['patted, on a cast-iron pan', stripSetup({ thicknessMm: 30 })],
+  ['wet, in a thin pan', stripSetup({ thicknessMm: 30, surface: 'wet', startC: 12 })]
+])('%s, seared, turned, lifted and rested', (_, setup) => {
+  const subject = panSubject(setup)
+  const film = subject.start.film[0] + subject.start.film[1]
+  const thickness = setup.piece.thicknessMm / 1000
+  const stages = panStages(setup, SPELLS, 900)
+  const { body } = run(subject, stages, KEEP_ENDS)
+  const before = run(subject, panStages(setup, [], 0), KEEP_ENDS).body
+
+  it('what came in is what is there and what left: energy within 0.1 % of the heat that came in', () => {
+    const { heatIn, latentOut, carriedOut } = body.ledger
+    const gained = body.enthalpy - before.enthalpy
+    expect(Math.abs(gained - (heatIn - latentOut - carriedOut)) / heatIn).toBeLessThan(1e-3)
+    expect(heatIn).toBeGreaterThan(2e6)
+  })
+
+  it('water closes within 0.1 % of what left', () => {
+    const raw = subject.material.rawWater * thickness + film
+    const left = body.waterHeld + body.surfaces[0].film + body.surfaces[1].film
+    const gone = body.ledger.evaporated + body.ledger.dripped
+    expect(Math.abs(raw - left - gone) / gone).toBeLessThan(1e-3)
+  })
+
+  it('no cell is wetter than the juice around it can make it, none has less than no water, none is above its pan', () => {
+    for (const w of body.water) {
+      expect(w).toBeGreaterThanOrEqual(0)
+      expect(w).toBeLessThan(1.3 * subject.material.rawWater)
+    }
+    expect(Math.max(...body.hottest)).toBeLessThan(setup.settings.panC)
+  })
+})
+
+describe('the core does not hang on the resolution', () => {
+  it.each(['once', 'every 60 s'] as const)('turned %s: half the cells and half the step change it by less than 0.2 °C', turning => {
+    const setup = stripSetup({ thicknessMm: 30 }, { turning })
+    const each = turning === 'once' ? 330 : 60
+    const spells = Array.from({ length: 660 / each }, (_, i): Spell => ({ state: i % 2 === 0 ? 'first down' : 'second down', seconds: each }))
+    const subject = panSubject(setup)
+    const stages = panStages(setup, spells, 900)
+    const coarse = run(subject, stages, KEEP_ENDS)
+    const half = { finest: DEFAULT_RESOLUTION.finest / 2, growth: Math.sqrt(DEFAULT_RESOLUTION.growth), coarsest: DEFAULT_RESOLUTION.coarsest / 2 }
+    const fine = run({ ...subject, grid: slabGrid(0.03, half) }, stages, KEEP_ENDS, { first: 0.05, longest: DEFAULT_STEPS.longest / 2, kelvin: DEFAULT_STEPS.kelvin / 2 })
+    expect(Math.abs(coarse.peak.core - fine.peak.core)).toBeLessThan(0.2)
+    expect(Math.abs(coarse.loss - fine.loss)).toBeLessThan(0.002)
+  })
+})
