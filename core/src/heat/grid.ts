@@ -26,7 +26,7 @@ export interface Resolution {
   readonly coarsest: number
 }
 
-export const DEFAULT_RESOLUTION: Resolution = { finest: 0.1e-3, growth: 1.08, coarsest: 0.9e-3 }
+export const DEFAULT_RESOLUTION: Resolution = { finest: 0.09e-3, growth: 1.08, coarsest: 0.9e-3 }
 /** For searches and for many draws, whose answers are corrected or compared among themselves. */
 export const COARSE_RESOLUTION: Resolution = { finest: 0.2e-3, growth: 1.18, coarsest: 1.2e-3 }
 

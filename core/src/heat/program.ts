@@ -35,6 +35,8 @@ export interface Recording {
   readonly fieldEvery: number
   /** Stops the last stage once the core has fallen this far below its peak, K. Infinity runs to the end. */
   readonly untilPastPeakBy: number
+  /** But not before the last stage has run this long, s. */
+  readonly atLeast?: number
   /** Stops the whole run when the core first reads this, °C. */
   readonly untilCore?: number
 }
@@ -82,6 +84,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
     if (body.heart.core >= enough) break
     const last = index === stages.length - 1
     const stop = time + ('after' in stage.end ? stage.end.after : stage.end.atMost)
+    const earliest = time + (recording.atLeast ?? 0)
     let dt = steps.first
     let done = stop <= time
     while (!done) {
@@ -93,7 +96,8 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
       const doneness = body.heart.doneness
       if (doneness > peak.core) peak = { time, core: doneness }
       done = time >= stop || ('coreReaches' in stage.end && core >= stage.end.coreReaches)
-      if ((last && peak.core - core > recording.untilPastPeakBy) || core >= enough) done = true
+      if (last && peak.core - core > recording.untilPastPeakBy && time >= earliest) done = true
+      if (core >= enough) done = true
       dt = Math.min(step * Math.min(GROWTH, steps.kelvin / body.lastChange), steps.longest)
       if ('coreReaches' in stage.end && core > before) dt = Math.min(dt, Math.max(steps.first, (step * (stage.end.coreReaches - core)) / (core - before)))
       if (!done) recorder.take(time, false)

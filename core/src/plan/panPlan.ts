@@ -7,7 +7,8 @@ import { readSection, type SectionReading } from '#core/doneness/section'
 import { COARSE_RESOLUTION } from '#core/heat/grid'
 import type { Field, History } from '#core/heat/history'
 import { valueAt } from '#core/heat/history'
-import { COARSE_STEPS, DEFAULT_STEPS, KEEP_ENDS, run, type Recording, type Run, type StepLengths, type Subject } from '#core/heat/program'
+import { boilingPoint } from '#core/heat/vapour'
+import { COARSE_STEPS, KEEP_ENDS, run, type Recording, type Run, type Subject } from '#core/heat/program'
 import { panSpells, panStages, panSubject, restSeconds, spellsToCome, type PanSetup, type Spell } from '#core/method/panSear'
 import { risingRoot, type Bracket } from './root'
 
@@ -70,12 +71,25 @@ const AFTERWARDS = 120
  */
 export function planPanSear(setup: PanSetup, target: number, past: readonly Spell[] = []): PanPlan {
   const search = new PullSearch(setup, target, past)
-  return readPlan(setup, target, search, search.remaining())
+  const found = search.find()
+  return readPlan(setup, target, found)
 }
 
 /** The same reading of a piece that is already off the heat: nothing left to solve, only the rest to follow. */
 export function followRest(setup: PanSetup, target: number, past: readonly Spell[]): PanPlan {
-  return readPlan(setup, target, new PullSearch(setup, target, past), 0)
+  return readPlan(setup, target, new PullSearch(setup, target, past).tried(0))
+}
+
+/** One time on the heat, tried at the default resolution. */
+interface Trial {
+  readonly remaining: number
+  readonly spells: readonly Spell[]
+  readonly run: Run
+  /** K that the peak lies above the target. */
+  readonly over: number
+  /** Rise of the peak for each second longer on the heat, K/s; 0 where nothing is left to choose. */
+  readonly peakRate: number
+  readonly overshoot: boolean
 }
 
 /** The search for the time still to be spent on the heat. */
@@ -84,8 +98,6 @@ class PullSearch {
   private readonly coarse: Subject
   /** Held once the neighbourhood is known, so that the peak is smooth in the time. */
   private count: number | null = null
-  overshoot = false
-  peakRate = 0
 
   constructor(
     private readonly setup: PanSetup,
@@ -96,79 +108,88 @@ class PullSearch {
     this.coarse = panSubject(setup, COARSE_RESOLUTION)
   }
 
-  spells(remaining: number): Spell[] {
+  private spells(remaining: number): Spell[] {
     const count = this.count ?? spellsToCome(this.past, this.setup.settings.turning, remaining)
     return panSpells(this.past, remaining, count)
   }
 
-  run(remaining: number, rest: number, recording: Recording): Run {
-    return run(this.fine, panStages(this.setup, this.spells(remaining), rest), recording)
+  tried(remaining: number, peakRate = 0, overshoot = false): Trial {
+    const spells = this.spells(remaining)
+    const { rest } = this.setup.settings
+    const cooking = spells.reduce((sum, s) => sum + s.seconds, 0)
+    const atLeast = AFTERWARDS + (rest.kind === 'to the peak' ? 0 : restSeconds(rest, cooking, 0))
+    const outcome = run(this.fine, panStages(this.setup, spells, LONGEST_REST), { ...KEEP_PLAN, atLeast })
+    return { remaining, spells, run: outcome, over: outcome.peak.core - this.target, peakRate, overshoot }
   }
 
-  private over(subject: Subject, remaining: number, steps: StepLengths): number {
-    return run(subject, panStages(this.setup, this.spells(remaining), LONGEST_REST), SEARCHING, steps).peak.core - this.target
-  }
-
-  /** A coarse grid and coarse steps find the neighbourhood, the default ones the answer. */
-  remaining(): number {
+  /**
+   * A coarse grid and coarse steps find the neighbourhood and how fast the peak rises
+   * there; the default ones correct it.
+   */
+  find(): Trial {
     const low = this.past.length > 0 ? 0 : SHORTEST_ON_HEAT
-    const coarse = (x: number): number => this.over(this.coarse, x, COARSE_STEPS)
-    const fine = (x: number): number => this.over(this.fine, x, DEFAULT_STEPS)
+    const coarse = (x: number): number => run(this.coarse, panStages(this.setup, this.spells(x), LONGEST_REST), SEARCHING, COARSE_STEPS).peak.core - this.target
     const atLow = coarse(low)
     if (atLow >= 0) return this.already(low, atLow)
-    const near = risingRoot(coarse, this.bracket(coarse, low, atLow, this.firstGuess(), 1.6), 0.4, 1)
+    const near = risingRoot(coarse, this.bracket(coarse, low, atLow), 0.5, 1)
     this.count = spellsToCome(this.past, this.setup.settings.turning, near)
-    const close = this.bracket(fine, Math.max(low, near * 0.97 - 2), null, near * 1.03 + 2, 1.1)
-    this.peakRate = (close.atHigh - close.atLow) / (close.high - close.low)
-    return risingRoot(fine, close, CLOSE_KELVIN, NARROW_SECONDS)
+    const atNear = coarse(near)
+    const further = near * 1.03 + 1
+    return this.correct(near, low, (coarse(further) - atNear) / (further - near))
   }
 
-  /** Widens until the target lies between: upward for as long as a pan is any use, downward to the shortest there is. */
-  private bracket(f: (x: number) => number, low: number, atLow: number | null, high: number, widen: number): Bracket {
-    let bracket = { low, high, atLow: atLow ?? f(low), atHigh: f(high) }
-    while (bracket.atHigh < 0) {
-      if (bracket.high >= LONGEST_ON_HEAT) throw this.outOfReach(bracket.atHigh + this.target, bracket.high)
-      const next = Math.min(bracket.high * widen + 5, LONGEST_ON_HEAT)
-      bracket = { low: bracket.high, atLow: bracket.atHigh, high: next, atHigh: f(next) }
+  /** Secant from a near answer and a slope; each new pair of trials mends the slope. */
+  private correct(near: number, low: number, slope: number): Trial {
+    let trial = this.tried(near, slope)
+    for (let i = 0; i < 8 && Math.abs(trial.over) > CLOSE_KELVIN; i++) {
+      const remaining = Math.max(low, trial.remaining - trial.over / trial.peakRate)
+      const next = this.tried(remaining, trial.peakRate)
+      const step = next.remaining - trial.remaining
+      const mended = Math.abs(step) > NARROW_SECONDS ? (next.over - trial.over) / step : trial.peakRate
+      trial = { ...next, peakRate: mended > 0 ? mended : trial.peakRate }
+      if (Math.abs(step) < NARROW_SECONDS) break
     }
-    while (bracket.atLow > 0 && bracket.low > 0) {
-      const next = Math.max(0, bracket.low / widen - 5)
-      bracket = { high: bracket.low, atHigh: bracket.atLow, low: next, atLow: f(next) }
+    return trial
+  }
+
+  /** Widens upward until the target lies between, for as long as a pan is any use. */
+  private bracket(f: (x: number) => number, low: number, atLow: number): Bracket {
+    const guess = Math.max(low + 30, this.firstGuess())
+    let bracket = { low, atLow, high: guess, atHigh: f(guess) }
+    while (bracket.atHigh < 0) {
+      if (bracket.high >= LONGEST_ON_HEAT) {
+        const reached = bracket.atHigh + this.target
+        throw new InfeasibleError(`Even ${Math.round(bracket.high / 60)} min in the pan would bring the centre only to ${Math.round(reached)} °C.`, reached, bracket.high)
+      }
+      const next = Math.min(bracket.high * 1.6, LONGEST_ON_HEAT)
+      bracket = { low: bracket.high, atLow: bracket.atHigh, high: next, atHigh: f(next) }
     }
     return bracket
   }
 
-  private outOfReach(celsius: number, seconds: number): InfeasibleError {
-    return new InfeasibleError(`Even ${Math.round(seconds / 60)} min in the pan would bring the centre only to ${Math.round(celsius)} °C.`, celsius, seconds)
-  }
-
-  private already(low: number, atLow: number): number {
+  private already(low: number, atLow: number): Trial {
     const peaks = Math.round(atLow + this.target)
     if (this.past.length === 0) {
       throw new InfeasibleError(`Even ${low} s in the pan would take the centre to ${peaks} °C: the piece is too thin, or already too warm, for ${Math.round(this.target)} °C.`, atLow + this.target, low)
     }
-    this.overshoot = true
-    return low
+    return this.tried(low, 0, true)
   }
 
-  /** Heating time goes with thickness squared: about 0.45 s for each mm², from the pan's own range of trials. */
+  /** Heating time goes with thickness squared: about 0.45 s for each mm², from trials of this engine. */
   private firstGuess(): number {
     const already = this.past.reduce((sum, s) => sum + s.seconds, 0)
     return Math.max(60, 0.45 * this.setup.piece.thicknessMm ** 2 - already)
   }
 }
 
-function readPlan(setup: PanSetup, target: number, search: PullSearch, remaining: number): PanPlan {
-  const spells = search.spells(remaining)
+function readPlan(setup: PanSetup, target: number, trial: Trial): PanPlan {
+  const { spells } = trial
+  const { history, fields, peak, body } = trial.run
   const pullTime = spells.reduce((sum, s) => sum + s.seconds, 0)
-  const first = search.run(remaining, LONGEST_REST, SEARCHING)
-  const toPeak = Math.max(0, first.peak.time - pullTime)
-  const rest = restSeconds(setup.settings.rest, pullTime, toPeak)
-  const shown = search.run(remaining, Math.max(rest, toPeak) + AFTERWARDS, KEEP_PLAN)
-  const { history, fields } = shown
-  const edgesMm = Array.from(shown.body.grid.edge, e => e * 1000)
+  const toPeak = Math.max(0, peak.time - pullTime)
+  const edgesMm = Array.from(body.grid.edge, e => e * 1000)
   const at = (time: number): Moment => ({ time, core: valueAt(history.time, history.core, time) })
-  const carve = at(pullTime + rest)
+  const carve = at(pullTime + restSeconds(setup.settings.rest, pullTime, toPeak))
   const atCarving = fields.reduce((found, f) => (Math.abs(f.time - carve.time) < Math.abs(found.time - carve.time) ? f : found), fields[0])
   return {
     target,
@@ -176,21 +197,21 @@ function readPlan(setup: PanSetup, target: number, search: PullSearch, remaining
     turns: turnTimes(spells),
     turnEvery: spells[spells.length - 1].seconds,
     pull: at(pullTime),
-    peak: { time: first.peak.time, core: first.peak.core },
+    peak,
     carve,
-    peakRate: search.peakRate,
+    peakRate: trial.peakRate,
     loss: valueAt(history.time, history.evaporated, carve.time) + valueAt(history.time, history.dripped, carve.time),
     coldestPan: Math.min(...history.plate.filter((p, i): p is number => p !== null && history.time[i] <= pullTime)),
-    section: readSection(atCarving, edgesMm, target, panSubject(setup).start.boiling),
+    section: readSection(atCarving, edgesMm, target, boilingPoint(setup.room.altitudeM)),
     history,
     fields,
     edgesMm,
-    overshoot: search.overshoot
+    overshoot: trial.overshoot
   }
 }
 
 /** Enough for curves and scrubbing, little enough to post and store. */
-const KEEP_PLAN: Recording = { every: 4, fieldEvery: 12, untilPastPeakBy: Infinity }
+const KEEP_PLAN: Recording = { every: 4, fieldEvery: 12, untilPastPeakBy: PAST_PEAK }
 
 function turnTimes(spells: readonly Spell[]): number[] {
   const turns: number[] = []

@@ -29,7 +29,7 @@ export interface Spread {
 
 export type Percentiles = readonly [low: number, middle: number, high: number]
 
-const MEMBERS = 32
+const MEMBERS = 24
 const SEED = 20260
 const POINTS = 60
 const RECORDING: Recording = { every: 10, fieldEvery: Infinity, untilPastPeakBy: Infinity }
