@@ -2,7 +2,7 @@
  * Writes quantities as a cook says them: whole degrees, half minutes, quarter
  * inches, with the unit, in the system the cook reads. `exact` gives one more digit.
  */
-import { fromBase, shownUnit, UNITS, type UnitSystem } from './units'
+import { fromBase, shownUnit, UNITS, type Dimension, type UnitSystem } from './units'
 
 const NBSP = '\u00a0'
 const [, , , INCH] = UNITS.length
@@ -30,6 +30,13 @@ export function showTemperature(celsius: number, system: UnitSystem, digits = 0)
 export function showTemperatureRise(celsius: number, system: UnitSystem, digits = 0): Shown {
   const u = shownUnit('temperature', system)
   return { figure: tidy(celsius / u.factor, digits), unit: u.symbol }
+}
+
+/** A figure to edit: as few decimals as hold it to a tenth of a millimetre, a gram or a tenth of a degree. */
+export function editable(value: number, dimension: Dimension, system: UnitSystem): string {
+  const u = shownUnit(dimension, system)
+  const digits = { length: system === 'metric' ? 1 : 2, mass: system === 'metric' ? 0 : 1, temperature: 1, duration: 1, power: 0 }[dimension]
+  return String(Number(fromBase(value, u).toFixed(digits)))
 }
 
 /** Millimetres, or inches to the eighth under 4 in and the quarter above. */

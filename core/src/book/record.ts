@@ -1,0 +1,107 @@
+/**
+ * A cook as it is kept: what was asked, what the plan foresaw, what happened, how it
+ * turned out. Small enough to store whole.
+ */
+import { standing, type CookEvent } from '#core/cook/events'
+import { progressOf } from '#core/cook/progress'
+import type { PanPlan } from '#core/plan/panPlan'
+import type { PlanRequest } from '#core/plan/request'
+import type { Percentiles, Spread } from '#core/plan/spread'
+
+/** The plan's figures and drawings, thinned. Seconds since laying in, °C. */
+export interface Planned {
+  readonly pullS: number
+  readonly pullC: number
+  readonly peakS: number
+  readonly peakC: number
+  readonly carveS: number
+  readonly carveC: number
+  readonly turnsS: readonly number[]
+  readonly preheatS: number | null
+  readonly loss: number
+  /** 10th, 50th, 90th percentile of the pull, s; null where the spread was not ready. */
+  readonly pullRangeS: Percentiles | null
+  readonly curve: { readonly timeS: readonly number[]; readonly coreC: readonly number[] }
+  readonly section: { readonly edgesMm: readonly number[]; readonly hottestC: readonly number[] }
+}
+
+export const VERDICTS = ['under', 'as wanted', 'over'] as const
+export const CRUSTS = ['pale', 'good', 'burnt'] as const
+export type Verdict = (typeof VERDICTS)[number]
+export type Crust = (typeof CRUSTS)[number]
+
+/** What was seen on the board. */
+export interface Outcome {
+  readonly doneness: Verdict | null
+  readonly crust: Crust | null
+  readonly notes: string
+}
+
+export const NO_OUTCOME: Outcome = { doneness: null, crust: null, notes: '' }
+
+export interface CookRecord {
+  readonly id: string
+  readonly title: string
+  /** Epoch ms. */
+  readonly createdAt: number
+  readonly request: PlanRequest
+  readonly planned: Planned
+  readonly events: readonly CookEvent[]
+  readonly outcome: Outcome
+}
+
+const POINTS = 80
+const tenth = (value: number): number => Math.round(value * 10) / 10
+const hundredth = (value: number): number => Math.round(value * 100) / 100
+
+export function plannedOf(plan: PanPlan, spread: Spread | null, preheatS: number | null): Planned {
+  const { history } = plan
+  const every = Math.max(1, Math.ceil(history.time.length / POINTS))
+  const kept = history.time.map((_, i) => i).filter(i => i % every === 0 || i === history.time.length - 1)
+  const atCarving = plan.fields.reduce((found, f) => (Math.abs(f.time - plan.carve.time) < Math.abs(found.time - plan.carve.time) ? f : found), plan.fields[0])
+  return {
+    pullS: tenth(plan.pull.time),
+    pullC: hundredth(plan.pull.core),
+    peakS: tenth(plan.peak.time),
+    peakC: hundredth(plan.peak.core),
+    carveS: tenth(plan.carve.time),
+    carveC: hundredth(plan.carve.core),
+    turnsS: plan.turns.map(tenth),
+    preheatS: preheatS === null ? null : tenth(preheatS),
+    loss: Math.round(plan.loss * 1e4) / 1e4,
+    pullRangeS: spread ? [tenth(spread.pull[0]), tenth(spread.pull[1]), tenth(spread.pull[2])] : null,
+    curve: { timeS: kept.map(i => tenth(history.time[i])), coreC: kept.map(i => hundredth(history.core[i])) },
+    section: { edgesMm: plan.edgesMm.map(e => Math.round(e * 1e3) / 1e3), hottestC: atCarving.hottest.map(tenth) }
+  }
+}
+
+/** What was seen beside what was planned; null where nothing was seen. */
+export interface Seen {
+  readonly pullS: number | null
+  /** Last reading within a minute before the pull, or a few seconds after it. */
+  readonly pullC: number | null
+  readonly highestC: number | null
+  readonly restS: number | null
+  readonly turns: number
+  /** Seconds that the pull came after the plan; negative before. */
+  readonly lateBy: number | null
+}
+
+const NEAR_PULL_BEFORE = 75_000
+const NEAR_PULL_AFTER = 30_000
+
+export function seenOf(record: Pick<CookRecord, 'events' | 'planned'>): Seen {
+  const events = standing(record.events)
+  const { laidAt, pulledAt, carvedAt, turns, readings } = progressOf(events)
+  const nearPull = events.filter(e => e.kind === 'reading' && pulledAt !== null && e.at >= pulledAt - NEAR_PULL_BEFORE && e.at <= pulledAt + NEAR_PULL_AFTER)
+  const last = nearPull[nearPull.length - 1] as CookEvent | undefined
+  const pullS = laidAt !== null && pulledAt !== null ? (pulledAt - laidAt) / 1000 : null
+  return {
+    pullS,
+    pullC: last?.kind === 'reading' ? last.coreC : null,
+    highestC: readings.length > 0 ? Math.max(...readings.map(r => r.coreC)) : null,
+    restS: pulledAt !== null && carvedAt !== null ? (carvedAt - pulledAt) / 1000 : null,
+    turns,
+    lateBy: pullS === null ? null : pullS - record.planned.pullS
+  }
+}

@@ -1,0 +1,104 @@
+/**
+ * What the server takes of a cook, checked by one schema on both sides.
+ */
+import * as yup from 'yup'
+import { CRUSTS, VERDICTS, type Outcome, type Planned } from '#core/book/record'
+import { EVENT_KINDS, READING_LIMITS, type CookEvent } from '#core/cook/events'
+import type { PlanRequest } from '#core/plan/request'
+import { validate } from './problem'
+import { parseRequest } from './requestSchema'
+
+export const TITLE_LENGTH = 120
+export const NOTES_LENGTH = 4000
+
+const id = yup
+  .string()
+  .strict()
+  .required('This is missing.')
+  .matches(/^[A-Za-z0-9_-]{6,40}$/, 'An id is 6 to 40 letters, digits, - or _.')
+const moment = yup.number().strict().typeError('This needs a time in milliseconds.').required('This is missing.').integer().min(0).max(8.64e15)
+const figure = yup.number().strict().typeError('This needs a number.').required('This is missing.')
+const series = yup.array(figure).required('This is missing.').max(2000, 'At most 2000 values.')
+
+const plannedShape = yup
+  .object({
+    pullS: figure,
+    pullC: figure,
+    peakS: figure,
+    peakC: figure,
+    carveS: figure,
+    carveC: figure,
+    turnsS: yup.array(figure).ensure().max(1000),
+    preheatS: yup.number().strict().nullable().defined('This is missing.'),
+    loss: figure,
+    pullRangeS: yup.tuple([figure, figure, figure]).nullable().defined('This is missing.'),
+    curve: yup.object({ timeS: series, coreC: series }).noUnknown().required(),
+    section: yup.object({ edgesMm: series, hottestC: series }).noUnknown().required()
+  })
+  .noUnknown()
+  .required('This is missing.')
+
+export const readingSchema = yup
+  .number()
+  .strict()
+  .typeError('A reading is a temperature.')
+  .required('A reading is missing.')
+  .min(READING_LIMITS[0], `A reading may be from ${READING_LIMITS[0]} to ${READING_LIMITS[1]} °C.`)
+  .max(READING_LIMITS[1], `A reading may be from ${READING_LIMITS[0]} to ${READING_LIMITS[1]} °C.`)
+
+const eventShape = yup
+  .object({
+    id,
+    kind: yup.string().strict().required().oneOf([...EVENT_KINDS], `This may be one of: ${EVENT_KINDS.join(', ')}.`),
+    at: moment,
+    entered: moment,
+    coreC: yup.number().when('kind', { is: 'reading', then: () => readingSchema, otherwise: s => s.test('none', 'Only a reading has one.', v => v === undefined) }),
+    undoes: yup.string().when('kind', { is: 'undone', then: () => id, otherwise: s => s.test('none', 'Only an undo has one.', v => v === undefined) })
+  })
+  .noUnknown()
+
+const outcomeShape = yup
+  .object({
+    doneness: yup.string().strict().nullable().defined('This is missing.').oneOf([...VERDICTS, null], `This may be one of: ${VERDICTS.join(', ')}.`),
+    crust: yup.string().strict().nullable().defined('This is missing.').oneOf([...CRUSTS, null], `This may be one of: ${CRUSTS.join(', ')}.`),
+    notes: yup.string().strict().defined('This is missing.').max(NOTES_LENGTH, `Notes may have ${NOTES_LENGTH} characters.`)
+  })
+  .noUnknown()
+  .required()
+
+const newCookShape = yup
+  .object({
+    id,
+    title: yup.string().strict().trim().required('A cook needs a name.').max(TITLE_LENGTH, `A name may have ${TITLE_LENGTH} characters.`),
+    createdAt: moment,
+    request: yup.mixed().required('This is missing.'),
+    planned: plannedShape
+  })
+  .noUnknown()
+  .required()
+
+const eventsShape = yup.object({ events: yup.array(eventShape).required('The events are missing.').max(500, 'At most 500 events at once.') }).noUnknown().required()
+
+export interface NewCook {
+  readonly id: string
+  readonly title: string
+  readonly createdAt: number
+  readonly request: PlanRequest
+  readonly planned: Planned
+}
+
+/** @throws InvalidInputError */
+export function parseNewCook(input: unknown): NewCook {
+  const given = validate(newCookShape, input)
+  return { ...given, request: parseRequest(given.request), planned: given.planned as Planned }
+}
+
+/** @throws InvalidInputError */
+export function parseEvents(input: unknown): CookEvent[] {
+  return validate(eventsShape, input).events as unknown as CookEvent[]
+}
+
+/** @throws InvalidInputError */
+export function parseOutcome(input: unknown): Outcome {
+  return validate(outcomeShape, input) as Outcome
+}

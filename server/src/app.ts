@@ -1,0 +1,75 @@
+/**
+ * The web server: the Book's interface and the built pages, with a strict
+ * content-security policy. Built without listening, so that tests can drive it.
+ */
+import compression from 'compression'
+import express, { type Express } from 'express'
+import { rateLimit } from 'express-rate-limit'
+import helmet from 'helmet'
+import type { Knex } from 'knex'
+import { existsSync } from 'node:fs'
+import { join } from 'node:path'
+import type { Logger } from 'pino'
+import { CookRepository } from './cooks/repository'
+import { cookRoutes } from './cooks/routes'
+import { notFound, Problem, problemHandler } from './problem'
+
+export interface AppParts {
+  readonly db: Knex
+  readonly log: Logger
+  /** Folder of the built pages; null serves the interface only. */
+  readonly pages: string | null
+}
+
+const BODY_LIMIT = '256kb'
+const REQUESTS_A_MINUTE = 1200
+
+export function createApp({ db, log, pages }: AppParts): Express {
+  const app = express()
+  app.disable('x-powered-by')
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          // The component library writes its theme as style elements at run time.
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:'],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          objectSrc: ["'none'"],
+          baseUri: ["'none'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'none'"]
+        }
+      },
+      strictTransportSecurity: false
+    })
+  )
+  app.use(compression())
+
+  const api = express.Router()
+  api.use(rateLimit({ windowMs: 60_000, limit: REQUESTS_A_MINUTE, standardHeaders: 'draft-8', legacyHeaders: false, handler: () => { throw new Problem(429, 'Too many requests', 'Wait a minute and try again.') } }))
+  api.use(express.json({ limit: BODY_LIMIT }))
+  api.get('/health', async (_request, response) => {
+    await db.raw('select 1')
+    response.json({ status: 'ok' })
+  })
+  api.use('/cooks', cookRoutes(new CookRepository(db)))
+  api.use(notFound)
+  app.use('/api', api)
+
+  if (pages !== null && existsSync(join(pages, 'index.html'))) {
+    app.use(express.static(pages, { index: false, setHeaders: (response, path) => response.setHeader('Cache-Control', path.includes('assets') ? 'public, max-age=31536000, immutable' : 'no-cache') }))
+    app.get(/^\/(?!assets\/).*/, (_request, response) => {
+      response.setHeader('Cache-Control', 'no-cache')
+      response.sendFile(join(pages, 'index.html'))
+    })
+  }
+  app.use(notFound)
+  app.use(problemHandler(log))
+  return app
+}

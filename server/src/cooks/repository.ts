@@ -1,0 +1,147 @@
+/**
+ * Cooks and their events in the database. Every write is one transaction, and every
+ * write may come twice: a client that lost its connection sends again.
+ */
+import type { Knex } from 'knex'
+import { progressOf, type Phase } from '#core/cook/progress'
+import type { CookEvent } from '#core/cook/events'
+import { seenOf, type CookRecord, type Outcome, type Seen } from '#core/book/record'
+import type { NewCook } from '#core/formats/cookSchema'
+
+interface CookRow {
+  id: string
+  title: string
+  created_at: number
+  request: string
+  planned: string
+  doneness: string | null
+  crust: string | null
+  notes: string
+}
+
+interface EventRow {
+  id: string
+  kind: string
+  at: number
+  entered: number
+  core_c: number | null
+  undoes: string | null
+}
+
+/** A cook as it stands in the list. */
+export interface CookSummary {
+  readonly id: string
+  readonly title: string
+  readonly createdAt: number
+  readonly phase: Phase
+  readonly request: CookRecord['request']
+  readonly outcome: Outcome
+  readonly planned: Pick<CookRecord['planned'], 'pullS' | 'pullC' | 'peakC'>
+  readonly seen: Seen
+}
+
+export class CookRepository {
+  constructor(private readonly db: Knex) {}
+
+  /** @returns whether it is new; the same cook sent again changes nothing */
+  async add(cook: NewCook): Promise<boolean> {
+    const added = await this.db('cooks')
+      .insert({ id: cook.id, title: cook.title, created_at: cook.createdAt, request: JSON.stringify(cook.request), planned: JSON.stringify(cook.planned) })
+      .onConflict('id')
+      .ignore()
+      .returning('id')
+    return added.length > 0
+  }
+
+  /** Adds those events that are not there yet. @returns null where there is no such cook */
+  async addEvents(cookId: string, events: readonly CookEvent[]): Promise<CookRecord | null> {
+    return this.db.transaction(async trx => {
+      const cook = await trx('cooks').where({ id: cookId }).first('id')
+      if (!cook) return null
+      const last = (await trx('cook_events').where({ cook_id: cookId }).max({ sequence: 'sequence' }).first()) as { sequence: number | null } | undefined
+      let sequence = last?.sequence ?? 0
+      for (const event of events) {
+        const known = await trx('cook_events').where({ id: event.id }).first('id')
+        if (known) continue
+        sequence += 1
+        await trx('cook_events').insert({
+          id: event.id,
+          cook_id: cookId,
+          sequence,
+          kind: event.kind,
+          at: event.at,
+          entered: event.entered,
+          core_c: event.kind === 'reading' ? event.coreC : null,
+          undoes: event.kind === 'undone' ? event.undoes : null
+        })
+      }
+      return load(trx, cookId)
+    })
+  }
+
+  async judge(cookId: string, outcome: Outcome): Promise<CookRecord | null> {
+    return this.db.transaction(async trx => {
+      await trx('cooks').where({ id: cookId }).update({ doneness: outcome.doneness, crust: outcome.crust, notes: outcome.notes })
+      return load(trx, cookId)
+    })
+  }
+
+  find(cookId: string): Promise<CookRecord | null> {
+    return load(this.db, cookId)
+  }
+
+  /** Takes a cook out of the Book or puts it back. @returns whether there is such a cook */
+  async setRemoved(cookId: string, removedAt: number | null): Promise<boolean> {
+    return (await this.db('cooks').where({ id: cookId }).update({ removed_at: removedAt })) > 0
+  }
+
+  /** @param search words that must all be in the title, the notes or the request */
+  async list(search: string): Promise<CookSummary[]> {
+    const query = this.db<CookRow>('cooks').whereNull('removed_at').orderBy('created_at', 'desc').limit(500)
+    for (const word of search.toLowerCase().split(/\s+/).filter(Boolean)) {
+      const pattern = `%${word.replace(/[\\%_]/g, c => `\\${c}`)}%`
+      void query.andWhereRaw(`lower(title || ' ' || notes || ' ' || request) LIKE ? ESCAPE '\\'`, [pattern])
+    }
+    const rows = await query
+    const events = await this.db<EventRow & { cook_id: string }>('cook_events').whereIn('cook_id', rows.map(r => r.id)).orderBy('sequence')
+    return rows.map(row => {
+      const record = recordOf(row, events.filter(e => e.cook_id === row.id))
+      const { pullS, pullC, peakC } = record.planned
+      return {
+        id: record.id,
+        title: record.title,
+        createdAt: record.createdAt,
+        phase: progressOf(record.events).phase,
+        request: record.request,
+        outcome: record.outcome,
+        planned: { pullS, pullC, peakC },
+        seen: seenOf(record)
+      }
+    })
+  }
+}
+
+async function load(db: Knex, cookId: string): Promise<CookRecord | null> {
+  const row = await db<CookRow>('cooks').where({ id: cookId }).first()
+  if (!row) return null
+  return recordOf(row, await db<EventRow & { cook_id: string }>('cook_events').where('cook_id', cookId).orderBy('sequence'))
+}
+
+function recordOf(row: CookRow, events: readonly EventRow[]): CookRecord {
+  return {
+    id: row.id,
+    title: row.title,
+    createdAt: row.created_at,
+    request: JSON.parse(row.request) as CookRecord['request'],
+    planned: JSON.parse(row.planned) as CookRecord['planned'],
+    events: events.map(eventOf),
+    outcome: { doneness: row.doneness, crust: row.crust, notes: row.notes } as Outcome
+  }
+}
+
+function eventOf(row: EventRow): CookEvent {
+  const { id, at, entered } = row
+  if (row.kind === 'reading') return { id, at, entered, kind: 'reading', coreC: row.core_c ?? NaN }
+  if (row.kind === 'undone') return { id, at, entered, kind: 'undone', undoes: row.undoes ?? '' }
+  return { id, at, entered, kind: row.kind } as CookEvent
+}

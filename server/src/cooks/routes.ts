@@ -1,0 +1,51 @@
+/**
+ * /api/cooks: begin one, say what happened, judge it, find it again.
+ */
+import { Router, type Request } from 'express'
+import { parseEvents, parseNewCook, parseOutcome } from '#core/formats/cookSchema'
+import { Problem } from '#server/problem'
+import type { CookRepository } from './repository'
+
+export function cookRoutes(cooks: CookRepository): Router {
+  const routes = Router()
+
+  routes.get('/', async (request, response) => {
+    const { search } = request.query
+    response.json({ cooks: await cooks.list(typeof search === 'string' ? search.slice(0, 200) : '') })
+  })
+
+  routes.post('/', async (request, response) => {
+    const cook = parseNewCook(request.body)
+    const added = await cooks.add(cook)
+    response.status(added ? 201 : 200).location(`/api/cooks/${cook.id}`).json(await cooks.find(cook.id))
+  })
+
+  routes.get('/:id', async (request, response) => {
+    response.json(there(await cooks.find(request.params.id), request))
+  })
+
+  routes.post('/:id/events', async (request, response) => {
+    response.json(there(await cooks.addEvents(request.params.id, parseEvents(request.body)), request))
+  })
+
+  routes.put('/:id/outcome', async (request, response) => {
+    response.json(there(await cooks.judge(request.params.id, parseOutcome(request.body)), request))
+  })
+
+  routes.delete('/:id', async (request, response) => {
+    there(await cooks.setRemoved(request.params.id, Date.now()), request)
+    response.status(204).end()
+  })
+
+  routes.post('/:id/restored', async (request, response) => {
+    there(await cooks.setRemoved(request.params.id, null), request)
+    response.json(there(await cooks.find(request.params.id), request))
+  })
+
+  return routes
+}
+
+function there<T>(found: T | null | false, request: Request): T {
+  if (found === null || found === false) throw new Problem(404, 'No such cook', `There is no cook “${String(request.params['id'])}”.`)
+  return found
+}

@@ -1,0 +1,39 @@
+/**
+ * The SQLite file behind the Book: foreign keys on, write-ahead log, migrated forward
+ * when it is opened.
+ */
+import knex, { type Knex } from 'knex'
+import { mkdirSync } from 'node:fs'
+import { dirname } from 'node:path'
+import * as first from './migrations/0001_cooks'
+
+const MIGRATIONS: Record<string, Knex.Migration> = { '0001_cooks': first }
+
+/** Migrations are imported, not searched for on disk, so that they also run when bundled. */
+const SOURCE: Knex.MigrationSource<string> = {
+  getMigrations: () => Promise.resolve(Object.keys(MIGRATIONS)),
+  getMigrationName: name => name,
+  getMigration: name => Promise.resolve(MIGRATIONS[name])
+}
+
+/** @param file path of the database; ":memory:" for one that is forgotten */
+export async function openDatabase(file: string): Promise<Knex> {
+  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true })
+  const db = knex({
+    client: 'better-sqlite3',
+    connection: { filename: file },
+    useNullAsDefault: true,
+    pool: {
+      min: 1,
+      max: 1,
+      afterCreate: (connection: { pragma(text: string): void }, done: (error: Error | null, connection: unknown) => void) => {
+        connection.pragma('journal_mode = WAL')
+        connection.pragma('foreign_keys = ON')
+        connection.pragma('synchronous = FULL')
+        done(null, connection)
+      }
+    }
+  })
+  await db.migrate.latest({ migrationSource: SOURCE })
+  return db
+}

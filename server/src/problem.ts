@@ -1,0 +1,50 @@
+/**
+ * Errors as problem details (RFC 9457): what went wrong, in words, and for a bad input
+ * every key with what would be right.
+ */
+import type { ErrorRequestHandler, RequestHandler } from 'express'
+import type { Logger } from 'pino'
+import { InvalidInputError, type Problem as InputProblem } from '#core/formats/problem'
+
+export class Problem extends Error {
+  override readonly name = 'Problem'
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly detail: string,
+    readonly problems: readonly InputProblem[] = []
+  ) {
+    super(detail)
+  }
+}
+
+export const notFound: RequestHandler = (request, _response, next) => {
+  next(new Problem(404, 'Not found', `There is nothing at ${request.method} ${request.path}.`))
+}
+
+export function problemHandler(log: Logger): ErrorRequestHandler {
+  return (error: unknown, request, response, next) => {
+    if (response.headersSent) {
+      next(error)
+      return
+    }
+    const problem = problemOf(error)
+    if (problem.status >= 500) log.error({ err: error, path: request.path }, 'request failed')
+    response.status(problem.status).type('application/problem+json').json({
+      type: 'about:blank',
+      title: problem.title,
+      status: problem.status,
+      detail: problem.detail,
+      instance: request.originalUrl,
+      ...(problem.problems.length > 0 ? { problems: problem.problems } : {})
+    })
+  }
+}
+
+function problemOf(error: unknown): Problem {
+  if (error instanceof Problem) return error
+  if (error instanceof InvalidInputError) return new Problem(422, 'The input cannot be taken', error.message, error.problems)
+  const status = (error as { status?: unknown } | null)?.status
+  if (typeof status === 'number' && status >= 400 && status < 500) return new Problem(status, 'The request cannot be read', (error as Error).message)
+  return new Problem(500, 'Something went wrong here', 'The server failed; what you sent was not kept. Try again.')
+}

@@ -1,0 +1,13 @@
+import vue from '@vitejs/plugin-vue'
+import { fileURLToPath } from 'node:url'
+import { defineConfig } from 'vite'
+
+const PORT = Number(process.env['MACELLAIO_PORT'] ?? 4380)
+
+export default defineConfig({
+  root: fileURLToPath(new URL('web', import.meta.url)),
+  plugins: [vue()],
+  worker: { format: 'es' },
+  build: { outDir: fileURLToPath(new URL('dist/web', import.meta.url)), emptyOutDir: true, chunkSizeWarningLimit: 1200 },
+  server: { host: '127.0.0.1', proxy: { '/api': `http://127.0.0.1:${PORT}` } }
+})

@@ -1,0 +1,161 @@
+<script setup lang="ts">
+import { ConfigProvider as AConfigProvider } from 'ant-design-vue'
+import { computed } from 'vue'
+import { RouterLink, RouterView, useRoute } from 'vue-router'
+import { useCook } from './stores/cook'
+import { useUnits } from './stores/units'
+import { antTheme } from './theme/antTheme'
+
+const units = useUnits()
+const cook = useCook()
+const route = useRoute()
+const service = computed(() => route.meta['mood'] === 'service')
+const places = [
+  { to: '/counter', name: 'Counter' },
+  { to: '/bench', name: 'Bench' },
+  { to: '/fire', name: 'Fire' },
+  { to: '/stove', name: 'Stove' },
+  { to: '/book', name: 'Book' }
+]
+</script>
+
+<template>
+  <a-config-provider :theme="antTheme" :auto-insert-space-in-button="false">
+    <header :class="{ service }">
+      <router-link to="/" class="name">Macellaio</router-link>
+      <nav aria-label="Places">
+        <router-link v-for="p in places" :key="p.to" :to="p.to" :class="{ here: route.path.startsWith(p.to) }" :aria-current="route.path.startsWith(p.to) ? 'page' : undefined">
+          {{ p.name }}<span v-if="p.name === 'Stove' && cook.underWay" class="lit" title="A cook is under way"></span>
+        </router-link>
+      </nav>
+      <p v-if="cook.unsent > 0 && cook.offline" class="offline" role="status">The server does not answer. All is kept here and sent when it does.</p>
+      <button type="button" class="units" :aria-label="`Units: ${units.label}. Change`" @click="units.toggle()">{{ units.label }}</button>
+    </header>
+    <router-view />
+  </a-config-provider>
+</template>
+
+<style scoped>
+header {
+  height: var(--header);
+  display: flex;
+  align-items: stretch;
+  gap: 6px;
+  padding: 0 28px;
+  border-bottom: 1px solid var(--rule);
+}
+.name {
+  font-family: var(--serif);
+  font-size: 24px;
+  font-weight: 600;
+  color: var(--oxblood);
+  align-self: center;
+  margin-right: 42px;
+}
+nav {
+  display: flex;
+  gap: 4px;
+}
+nav a {
+  position: relative;
+  display: flex;
+  align-items: center;
+  padding: 0 12px;
+  color: var(--ink-2);
+  font-size: 16px;
+  border-bottom: 3px solid transparent;
+  border-top: 3px solid transparent;
+}
+nav a:hover {
+  color: var(--ink);
+}
+nav a.here {
+  color: var(--ink);
+  font-weight: 600;
+  border-bottom-color: var(--oxblood);
+}
+.lit {
+  width: 8px;
+  height: 8px;
+  border-radius: 50%;
+  background: #c8791b;
+  margin-left: 6px;
+}
+.offline {
+  align-self: center;
+  font-size: 13.5px;
+  color: #7a4d0d;
+  margin-left: 16px;
+}
+.units {
+  margin-left: auto;
+  align-self: center;
+  border: 0;
+  background: none;
+  font: inherit;
+  color: var(--ink-2);
+  padding: 8px 10px;
+  cursor: pointer;
+  border-radius: 3px;
+  white-space: nowrap;
+}
+.units:hover {
+  background: var(--tile);
+  color: var(--ink);
+}
+.service {
+  background: var(--service);
+  border-bottom-color: #2a2f32;
+}
+.service .name,
+.service nav a.here {
+  color: var(--chalk);
+}
+.service nav a,
+.service .units {
+  color: #a9aeaa;
+}
+.service nav a.here {
+  border-bottom-color: var(--hot);
+}
+.service .units:hover {
+  background: var(--service-2);
+  color: var(--chalk);
+}
+.service .offline {
+  color: var(--hot);
+}
+@media (max-width: 760px) {
+  header {
+    padding: 0 10px;
+    gap: 0;
+    overflow-x: auto;
+  }
+  .name {
+    font-size: 19px;
+    margin-right: 6px;
+  }
+  nav {
+    gap: 0;
+  }
+  nav a {
+    padding: 0 8px;
+    font-size: 15px;
+  }
+  .units {
+    padding: 8px 4px;
+    font-size: 13px;
+  }
+  .offline {
+    position: fixed;
+    left: 0;
+    right: 0;
+    bottom: 0;
+    background: var(--slate);
+    color: var(--hot);
+    padding: 8px 14px;
+    margin: 0;
+    z-index: 5;
+  }
+}
+</style>

@@ -1,0 +1,61 @@
+/** The server's interface, with its problem details turned into errors that say what is wrong. */
+import type { CookRecord, Outcome, Seen } from '#core/book/record'
+import type { CookEvent } from '#core/cook/events'
+import type { Phase } from '#core/cook/progress'
+import type { NewCook } from '#core/formats/cookSchema'
+
+/** The server answered, and refused. */
+export class RefusedError extends Error {
+  override readonly name = 'RefusedError'
+  constructor(
+    readonly status: number,
+    message: string
+  ) {
+    super(message)
+  }
+}
+
+/** Nobody answered. */
+export class UnreachableError extends Error {
+  override readonly name = 'UnreachableError'
+}
+
+const PATIENCE_MS = 8000
+
+async function ask<T>(method: string, path: string, body?: unknown): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      signal: AbortSignal.timeout(PATIENCE_MS),
+      ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } })
+    })
+  } catch {
+    throw new UnreachableError('The server does not answer.')
+  }
+  // A proxy in front of a dead server answers for it.
+  if (response.status >= 502 && response.status <= 504) throw new UnreachableError('The server does not answer.')
+  if (response.status === 204) return undefined as T
+  const answer = (await response.json().catch(() => null)) as ({ detail?: string; title?: string } & T) | null
+  if (!response.ok) throw new RefusedError(response.status, answer?.detail ?? answer?.title ?? `The server answered ${response.status}.`)
+  return answer as T
+}
+
+/** A cook as the server lists it. */
+export interface CookSummary extends Pick<CookRecord, 'id' | 'title' | 'createdAt' | 'request' | 'outcome'> {
+  readonly phase: Phase
+  readonly planned: Pick<CookRecord['planned'], 'pullS' | 'pullC' | 'peakC'>
+  readonly seen: Seen
+}
+
+const cookPath = (id: string): string => `/cooks/${encodeURIComponent(id)}`
+
+export const api = {
+  cooks: (search: string): Promise<{ cooks: CookSummary[] }> => ask('GET', `/cooks?search=${encodeURIComponent(search)}`),
+  cook: (id: string): Promise<CookRecord> => ask('GET', cookPath(id)),
+  begin: (cook: NewCook): Promise<CookRecord> => ask('POST', '/cooks', cook),
+  tell: (id: string, events: readonly CookEvent[]): Promise<CookRecord> => ask('POST', `${cookPath(id)}/events`, { events }),
+  judge: (id: string, outcome: Outcome): Promise<CookRecord> => ask('PUT', `${cookPath(id)}/outcome`, outcome),
+  remove: (id: string): Promise<void> => ask('DELETE', cookPath(id)),
+  restore: (id: string): Promise<CookRecord> => ask('POST', `${cookPath(id)}/restored`)
+}

@@ -1,0 +1,266 @@
+<script setup lang="ts">
+/**
+ * The whole job as one ribbon of time, and on the same axis under it the core with its
+ * spread and the heat of pan and faces. Pointed at or moved by arrow keys, it tells
+ * the moment, and the Section follows.
+ */
+import { useElementSize } from '@vueuse/core'
+import { computed, useTemplateRef } from 'vue'
+import { valueAt } from '#core/heat/history'
+import type { PanPlan } from '#core/plan/panPlan'
+import type { Spread } from '#core/plan/spread'
+import { showClock, showTemperature, shownText } from '#core/quantity/format'
+import { useUnits } from '../stores/units'
+import { bandPath, degreeTicks, linePath, minuteTicks, scale } from './axes'
+
+const props = defineProps<{ plan: PanPlan; spread: Spread | null; preheatS: number | null; moment: number }>()
+const emit = defineEmits<{ 'update:moment': [seconds: number] }>()
+
+const units = useUnits()
+const box = useTemplateRef<HTMLElement>('box')
+const { width } = useElementSize(box)
+
+const HEIGHT = 318
+const LEFT = 8
+const RIGHT = 54
+const RIBBON = { top: 2, height: 30 }
+const CORE = { top: 52, bottom: 196 }
+const HEAT = { top: 216, bottom: 286 }
+const AFTER = 75
+
+const start = computed(() => -(props.preheatS ?? 240))
+const end = computed(() => Math.min(Math.max(props.plan.carve.time, props.plan.peak.time) + AFTER, Math.max(last(props.plan.history.time), props.plan.carve.time)))
+const x = computed(() => scale(start.value, end.value, LEFT, Math.max(width.value - RIGHT, LEFT + 50)))
+const topC = computed(() => Math.ceil((Math.max(props.plan.peak.core, props.plan.target, ...(props.spread?.high ?? [])) + 6) / 10) * 10)
+const core = computed(() => scale(0, topC.value, CORE.bottom, CORE.top))
+const heat = computed(() => scale(0, Math.max(240, ...props.plan.history.plate.map(p => p ?? 0)), HEAT.bottom, HEAT.top))
+
+const times = computed(() => minuteTicks(start.value, end.value, width.value))
+const coreTicks = computed(() => degreeTicks(0, topC.value, 5, units.system))
+const heatTicks = computed(() => degreeTicks(50, heat.value.to, 3, units.system))
+
+interface Part {
+  readonly name: string
+  readonly from: number
+  readonly to: number
+  readonly kind: 'prepare' | 'heat' | 'sear' | 'rest' | 'carve'
+}
+const parts = computed((): Part[] => {
+  const { plan } = props
+  const turns = plan.turns.length
+  return [
+    { name: 'Heat the pan', from: start.value, to: 0, kind: 'heat' },
+    { name: turns === 1 ? 'Sear, one turn' : `Sear, ${turns} turns`, from: 0, to: plan.pull.time, kind: 'sear' },
+    { name: 'Rest', from: plan.pull.time, to: plan.carve.time, kind: 'rest' },
+    { name: 'Carve', from: plan.carve.time, to: end.value, kind: 'carve' }
+  ]
+})
+const fits = (p: Part): boolean => x.value(p.to) - x.value(p.from) > p.name.length * 7.4 + 14
+
+const history = computed(() => props.plan.history)
+const read = (series: readonly number[]): number => valueAt(history.value.time, series, props.moment)
+const plateNow = computed(() => (props.moment <= props.plan.pull.time && props.moment >= 0 ? read(history.value.plate.map(p => p ?? 0)) : null))
+const now = computed(() => {
+  const degrees = (c: number): string => shownText(showTemperature(c, units.system))
+  const when = props.moment < 0 ? `${showClock(-props.moment)} before` : `${showClock(props.moment)} on`
+  const parts = [when, `core ${degrees(read(history.value.core))}`]
+  if (plateNow.value !== null) parts.push(`pan ${degrees(plateNow.value)}`)
+  return parts.join(' · ')
+})
+const pullX = computed(() => x.value(props.plan.pull.time))
+const peakX = computed(() => x.value(props.plan.peak.time))
+
+function at(event: PointerEvent): number {
+  const left = box.value?.getBoundingClientRect().left ?? 0
+  const share = (event.clientX - left - LEFT) / Math.max(1, width.value - RIGHT - LEFT)
+  return start.value + Math.max(0, Math.min(1, share)) * (end.value - start.value)
+}
+function point(event: PointerEvent): void {
+  if (event.pointerType === 'mouse' || event.buttons > 0) emit('update:moment', at(event))
+}
+function key(event: KeyboardEvent): void {
+  const step = event.shiftKey ? 60 : 10
+  const jumps: Record<string, number> = { ArrowLeft: props.moment - step, ArrowRight: props.moment + step, Home: start.value, End: end.value }
+  const to = jumps[event.key]
+  if (to === undefined) return
+  event.preventDefault()
+  emit('update:moment', Math.max(start.value, Math.min(end.value, to)))
+}
+function last(values: readonly number[]): number {
+  return values[values.length - 1]
+}
+</script>
+
+<template>
+  <div
+    ref="box"
+    class="line"
+    role="slider"
+    tabindex="0"
+    aria-label="Moment of the cook"
+    :aria-valuemin="Math.round(start)"
+    :aria-valuemax="Math.round(end)"
+    :aria-valuenow="Math.round(moment)"
+    :aria-valuetext="now"
+    @pointermove="point"
+    @pointerdown="(e: PointerEvent) => emit('update:moment', at(e))"
+    @pointerleave="emit('update:moment', plan.carve.time)"
+    @keydown="key"
+  >
+    <svg v-if="width > 0" :width="width" :height="HEIGHT" aria-hidden="true">
+      <g class="ribbon">
+        <g v-for="p in parts" :key="p.name" :class="p.kind">
+          <rect :x="x(p.from)" :y="RIBBON.top" :width="Math.max(0, x(p.to) - x(p.from) - 1.5)" :height="RIBBON.height" />
+          <title>{{ p.name }}</title>
+        </g>
+        <line v-for="t in plan.turns" :key="t" class="turn" :x1="x(t)" :x2="x(t)" :y1="RIBBON.top + 19" :y2="RIBBON.top + RIBBON.height" />
+        <g v-for="p in parts" :key="`t${p.name}`" :class="p.kind">
+          <text v-if="fits(p)" :x="x(p.from) + 8" :y="RIBBON.top + 15">{{ p.name }}</text>
+        </g>
+      </g>
+
+      <g class="grid">
+        <template v-for="t in coreTicks" :key="t.celsius">
+          <line :x1="LEFT" :x2="width - RIGHT" :y1="core(t.celsius)" :y2="core(t.celsius)" />
+          <text v-if="Math.abs(core(t.celsius) - core(plan.target)) > 11" :x="width - RIGHT + 8" :y="core(t.celsius) + 4.5">{{ t.label }}</text>
+        </template>
+        <template v-for="t in heatTicks" :key="`h${t.celsius}`">
+          <line :x1="LEFT" :x2="width - RIGHT" :y1="heat(t.celsius)" :y2="heat(t.celsius)" />
+          <text :x="width - RIGHT + 8" :y="heat(t.celsius) + 4.5">{{ t.label }}</text>
+        </template>
+        <text v-for="t in times" :key="`m${t.seconds}`" :x="x(t.seconds)" :y="HEIGHT - 14" text-anchor="middle">{{ t.label }}</text>
+        <text :x="width - 2" :y="HEIGHT - 14" text-anchor="end">min</text>
+        <text :x="width - 2" :y="CORE.top - 6" text-anchor="end">{{ units.system === 'metric' ? '°C' : '°F' }}</text>
+      </g>
+
+      <line class="target" :x1="LEFT" :x2="width - RIGHT" :y1="core(plan.target)" :y2="core(plan.target)" />
+      <text class="target" :x="width - RIGHT + 8" :y="core(plan.target) + 4.5">{{ showTemperature(plan.target, units.system).figure }}</text>
+
+      <path v-if="spread" class="band" :d="bandPath(spread.time, spread.low, spread.high, x, core)" />
+      <path class="core" :d="linePath(history.time, history.core, x, core)" />
+      <path class="pan" :d="linePath(history.time, history.plate.map((p, i) => (history.time[i] <= plan.pull.time ? p : null)), x, heat)" />
+      <path class="face" :d="linePath(history.time, history.first, x, heat)" />
+      <path class="face second" :d="linePath(history.time, history.second, x, heat)" />
+      <g class="names">
+        <text :x="LEFT + 2" :y="core(plan.history.core[0]) - 8">core{{ spread ? ', with what is not known' : '' }}</text>
+        <text :x="LEFT + 2" :y="HEAT.top + 6">pan and both faces</text>
+      </g>
+
+      <line class="pull" :x1="pullX" :x2="pullX" :y1="RIBBON.top + RIBBON.height" :y2="HEAT.bottom" />
+      <circle class="pull" :cx="pullX" :cy="core(plan.pull.core)" r="5" />
+      <text class="strong" :x="pullX - 10" :y="core(plan.pull.core) - 9" text-anchor="end">off at {{ shownText(showTemperature(plan.pull.core, units.system)) }}</text>
+      <circle class="peak" :cx="peakX" :cy="core(plan.peak.core)" r="4.5" />
+      <text class="strong ox" :x="peakX" :y="core(plan.peak.core) - 11" text-anchor="middle">peak {{ shownText(showTemperature(plan.peak.core, units.system)) }}</text>
+
+      <line class="moment" :x1="x(moment)" :x2="x(moment)" :y1="RIBBON.top" :y2="HEAT.bottom" />
+      <text class="moment" :x="Math.min(Math.max(x(moment), 110), width - RIGHT - 100)" :y="HEAT.bottom + 14" text-anchor="middle">{{ now }}</text>
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  width: 100%;
+  height: 318px;
+  cursor: crosshair;
+  touch-action: pan-y;
+  border-radius: 2px;
+}
+text {
+  font-size: 12.5px;
+  fill: var(--ink-2);
+}
+.ribbon text {
+  font-size: 13.5px;
+  font-weight: 600;
+  fill: var(--ink);
+}
+.heat rect {
+  fill: #d9b27c;
+}
+.sear rect {
+  fill: var(--oxblood);
+}
+.ribbon .sear text {
+  fill: #fff;
+}
+.rest rect {
+  fill: #c9a35a;
+}
+.carve rect {
+  fill: #d2d8d3;
+}
+.turn {
+  stroke: #f0d9c0;
+  stroke-width: 2;
+}
+.grid line {
+  stroke: var(--rule);
+}
+.target {
+  stroke: var(--oxblood);
+  stroke-dasharray: 5 4;
+}
+text.target {
+  stroke: none;
+  fill: var(--oxblood);
+  font-weight: 600;
+}
+.band {
+  fill: #b3454d;
+  opacity: 0.2;
+}
+.core {
+  fill: none;
+  stroke: var(--oxblood);
+  stroke-width: 2.5;
+}
+.pan {
+  fill: none;
+  stroke: #6d5320;
+  stroke-width: 2;
+}
+.face {
+  fill: none;
+  stroke: #a2452f;
+  stroke-width: 1.25;
+}
+.face.second {
+  stroke: #4a5a70;
+}
+.names text {
+  font-size: 12.5px;
+}
+line.pull {
+  stroke: var(--ink);
+}
+circle.pull {
+  fill: var(--marble);
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+circle.peak {
+  fill: var(--oxblood);
+}
+.strong {
+  font-weight: 600;
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--marble);
+  stroke-width: 4px;
+}
+.strong.ox {
+  fill: var(--oxblood);
+}
+line.moment {
+  stroke: var(--ink);
+  stroke-dasharray: 1 3;
+}
+text.moment {
+  fill: var(--ink);
+  font-weight: 600;
+  paint-order: stroke;
+  stroke: var(--marble);
+  stroke-width: 5px;
+}
+</style>

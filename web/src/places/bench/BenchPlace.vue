@@ -1,0 +1,160 @@
+<script setup lang="ts">
+/** What have I got: the piece measured, and its weight and size held against each other. */
+import { Button as AButton } from 'ant-design-vue'
+import { computed } from 'vue'
+import { RouterLink, useRouter } from 'vue-router'
+import { floorAreaM2, panById } from '#core/kit/pan'
+import { faceAreaM2, PIECE_LIMITS, SURFACES, weightFromSize, type Piece, type SurfaceState } from '#core/meat/piece'
+import type { Measure } from '#core/meat/contradiction'
+import { showLength, showMass, shownText } from '#core/quantity/format'
+import SectionDrawing from '../../section/SectionDrawing.vue'
+import ChoiceRow from '../../ui/ChoiceRow.vue'
+import QuantityField from '../../ui/QuantityField.vue'
+import { useDraft } from '../../stores/draft'
+import { useUnits } from '../../stores/units'
+
+const draft = useDraft()
+const units = useUnits()
+const router = useRouter()
+
+const piece = computed(() => draft.request.piece)
+const round = computed(() => draft.cut.shape.outline === 'round')
+const surfaces = (Object.keys(SURFACES) as SurfaceState[]).map(value => ({ value, label: SURFACES[value].label, hint: SURFACES[value].means }))
+
+const usual = (range: readonly [number, number], show: (v: number) => string): string => `usually ${show(range[0])} to ${show(range[1])}`
+const length = (mm: number): string => shownText(showLength(mm, units.system))
+const mass = (g: number): string => shownText(showMass(g, units.system))
+
+function measure(part: Partial<Piece>): void {
+  draft.changePiece(round.value && part.lengthMm !== undefined ? { ...part, widthMm: part.lengthMm } : part)
+}
+
+const NAMES: Record<Measure, string> = { thicknessMm: 'thickness', weightG: 'weight', lengthMm: 'length', widthMm: 'width' }
+const culpritName = computed(() => {
+  const found = draft.contradiction
+  if (!found) return ''
+  return round.value && found.culprit === 'lengthMm' ? 'diameter' : NAMES[found.culprit]
+})
+const fit = computed(() => {
+  const found = draft.contradiction
+  if (!found) return ''
+  return found.culprit === 'weightG' ? mass(found.wouldFit) : length(found.wouldFit)
+})
+function mend(): void {
+  const found = draft.contradiction
+  if (!found) return
+  const value = found.culprit === 'weightG' ? Math.round(found.wouldFit / 5) * 5 : Math.round(found.wouldFit)
+  measure({ [found.culprit]: value })
+}
+
+const area = computed(() => faceAreaM2(piece.value, draft.cut))
+const areaText = computed(() => (units.system === 'metric' ? `${Math.round(area.value * 1e4)} cm²` : `${Math.round(area.value * 1550)} sq in`))
+const pan = computed(() => panById(draft.request.panId))
+const covered = computed(() => (pan.value ? Math.round(((area.value * piece.value.count) / floorAreaM2(pan.value)) * 100) : 0))
+const called = computed(() => mass(weightFromSize(piece.value, draft.cut)))
+const filmText = computed(() => {
+  const grams = SURFACES[piece.value.surface].filmKgM2 * 2 * area.value * 1000
+  return units.system === 'metric' ? `${grams.toFixed(1)} g` : `${(grams / 28.35).toFixed(2)} oz`
+})
+</script>
+
+<template>
+  <div class="place">
+    <main>
+      <h1>{{ draft.cut.name }} on the bench</h1>
+      <p class="quiet">Measure the thickness with a ruler at the middle: five millimetres is the difference between rare and grey. <router-link to="/counter">Another cut</router-link></p>
+
+      <section-drawing class="drawing" :width-mm="piece.widthMm" :thickness-mm="piece.thicknessMm" :fat-edge="draft.cut.fatEdge" :fat-share="draft.cut.composition.fat" :field="null" :edges-mm="[]" :core="null" :height="250" />
+
+      <div class="fields">
+        <quantity-field label="Thickness" dimension="length" :range="PIECE_LIMITS.thicknessMm" :model-value="piece.thicknessMm" :hint="usual(draft.cut.shape.thicknessMm, length)" @update:model-value="v => measure({ thicknessMm: v })" @problem="m => draft.complain('Thickness', m)" />
+        <quantity-field label="Weight of one" dimension="mass" :range="PIECE_LIMITS.weightG" :model-value="piece.weightG" :hint="usual(draft.cut.shape.weightG, mass)" @update:model-value="v => measure({ weightG: v })" @problem="m => draft.complain('Weight', m)" />
+        <quantity-field :label="round ? 'Diameter' : 'Length'" dimension="length" :range="PIECE_LIMITS.lengthMm" :model-value="piece.lengthMm" :hint="usual(draft.cut.shape.lengthMm, length)" @update:model-value="v => measure({ lengthMm: v })" @problem="m => draft.complain(round ? 'Diameter' : 'Length', m)" />
+        <quantity-field v-if="!round" label="Width" dimension="length" :range="PIECE_LIMITS.widthMm" :model-value="piece.widthMm" :hint="usual(draft.cut.shape.widthMm, length)" @update:model-value="v => measure({ widthMm: v })" @problem="m => draft.complain('Width', m)" />
+        <quantity-field label="Temperature inside" dimension="temperature" :range="PIECE_LIMITS.startC" :model-value="piece.startC" hint="a fridge is about 4; half an hour out adds 3 to 6" @update:model-value="v => measure({ startC: v })" @problem="m => draft.complain('Temperature inside', m)" />
+        <choice-row class="count" label="How many together" :model-value="String(piece.count)" :options="['1', '2', '3', '4'].map(n => ({ value: n, label: n }))" @update:model-value="v => measure({ count: Number(v) })" />
+      </div>
+      <choice-row label="Surface" :model-value="piece.surface" :options="surfaces" @update:model-value="v => measure({ surface: v })" />
+      <p class="quiet surface">{{ SURFACES[piece.surface].means }}: about {{ filmText }} of water on both faces has to boil off before they brown.</p>
+    </main>
+
+    <aside class="slate" aria-label="What the measures say">
+      <h2>Do they agree?</h2>
+      <template v-if="draft.contradiction">
+        <p class="verdict wrong" role="alert">
+          These sizes call for <strong>{{ mass(draft.contradiction.expectedG) }}</strong>, the scale says <strong>{{ mass(piece.weightG) }}</strong>.
+        </p>
+        <p class="verdict">
+          Likeliest culprit: the <strong>{{ culpritName }}</strong><template v-if="draft.contradiction.slip">, {{ draft.contradiction.slip }}</template>. {{ fit }} would fit the rest.
+        </p>
+        <a-button class="mend" @click="mend">Make the {{ culpritName }} {{ fit }}</a-button>
+      </template>
+      <p v-else class="verdict">Yes: sizes and weight fit a {{ draft.cut.name.toLowerCase() }}. These sizes call for {{ called }}, within a quarter of what the scale says.</p>
+      <hr />
+      <dl>
+        <div><dt>One face</dt><dd>{{ areaText }}</dd></div>
+        <div><dt>In the {{ pan?.name.toLowerCase() }}</dt><dd>{{ covered }} % of its floor</dd></div>
+        <div><dt>Grain</dt><dd>{{ draft.cut.grain }}</dd></div>
+        <div><dt>Mind</dt><dd>{{ draft.cut.pitfall }}</dd></div>
+      </dl>
+      <p v-if="draft.firstProblem" class="wrong" role="status">{{ draft.firstProblem[0] }}: {{ draft.firstProblem[1] }}</p>
+      <a-button class="go" block :disabled="draft.firstProblem !== undefined" @click="router.push('/fire')">To the fire</a-button>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+main a {
+  color: inherit;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.drawing {
+  margin: 16px 0 14px;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
+  gap: 16px 22px;
+  margin-bottom: 18px;
+}
+.surface {
+  margin-top: 6px;
+  font-size: 14px;
+}
+.verdict {
+  margin-top: 10px;
+  line-height: 1.5;
+}
+.wrong {
+  border-left: 3px solid var(--hot);
+  padding-left: 12px;
+}
+.mend.ant-btn {
+  margin-top: 14px;
+  height: 44px;
+  background: var(--slate-2);
+  color: var(--chalk);
+  border-color: #6b7173;
+}
+dl {
+  margin: 0;
+}
+dl > div {
+  display: grid;
+  grid-template-columns: 110px 1fr;
+  gap: 12px;
+  padding: 8px 0;
+  border-bottom: 1px solid #454b4d;
+}
+dt {
+  color: var(--chalk-2);
+}
+dd {
+  margin: 0;
+  line-height: 1.4;
+}
+.go {
+  margin-top: auto;
+}
+</style>

@@ -1,0 +1,242 @@
+<script setup lang="ts">
+/** One cook, planned against seen. */
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
+import dayjs from 'dayjs'
+import { RouterLink, useRoute } from 'vue-router'
+import { seenOf, type CookRecord, type Outcome } from '#core/book/record'
+import { standing } from '#core/cook/events'
+import { progressOf } from '#core/cook/progress'
+import { cutById } from '#core/meat/cuts'
+import { showClock, showDuration, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
+import { api } from '../../api/client'
+import SectionDrawing from '../../section/SectionDrawing.vue'
+import { useCook } from '../../stores/cook'
+import { useUnits } from '../../stores/units'
+import OutcomeForm from './OutcomeForm.vue'
+
+const CookChart = defineAsyncComponent(() => import('./CookChart.vue'))
+
+const route = useRoute()
+const units = useUnits()
+const store = useCook()
+const record = ref<CookRecord | null>(null)
+const trouble = ref<string | null>(null)
+const removed = ref(false)
+const id = computed(() => String(route.params['id']))
+
+async function load(): Promise<void> {
+  try {
+    record.value = await api.cook(id.value)
+    trouble.value = null
+  } catch (error) {
+    // The server may not have heard of it yet; what is on this device is as good.
+    if (store.cook?.id === id.value) record.value = store.cook
+    else trouble.value = error instanceof Error ? error.message : String(error)
+  }
+}
+onMounted(load)
+watch(id, load)
+watch(() => store.unsent, n => n === 0 && void load())
+
+function judge(outcome: Outcome): void {
+  if (!record.value) return
+  record.value = { ...record.value, outcome }
+  store.judge(record.value.id, outcome)
+}
+async function remove(): Promise<void> {
+  await attempt(() => api.remove(id.value), true)
+}
+async function restore(): Promise<void> {
+  await attempt(() => api.restore(id.value), false)
+}
+async function attempt(work: () => Promise<unknown>, then: boolean): Promise<void> {
+  try {
+    await work()
+    removed.value = then
+    trouble.value = null
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+  }
+}
+
+const degrees = (c: number | null): string => (c === null ? '—' : shownText(showTemperature(c, units.system)))
+const duration = (s: number | null): string => (s === null ? '—' : shownText(showDuration(s)))
+const cut = computed(() => cutById(record.value?.request.piece.cutId ?? ''))
+const seen = computed(() => (record.value ? seenOf(record.value) : null))
+const rows = computed(() => {
+  const r = record.value
+  const s = seen.value
+  if (!r || !s) return []
+  const { planned } = r
+  return [
+    { what: 'Time in the pan', planned: planned.pullRangeS ? `${duration(planned.pullS)} (${shownText(showDurationRange(planned.pullRangeS[0], planned.pullRangeS[2]))})` : duration(planned.pullS), seen: duration(s.pullS) },
+    { what: 'Turns', planned: String(planned.turnsS.length), seen: s.pullS === null ? '—' : String(s.turns) },
+    { what: 'Off the heat at', planned: degrees(planned.pullC), seen: degrees(s.pullC) },
+    { what: 'Rest', planned: duration(planned.carveS - planned.pullS), seen: duration(s.restS) },
+    { what: 'Highest at the core', planned: degrees(planned.peakC), seen: degrees(s.highestC) },
+    { what: 'Cook loss', planned: `${Math.round(planned.loss * 100)} %`, seen: '—' }
+  ]
+})
+const WORDS: Record<string, string> = { lit: 'Ring lit', laid: 'Into the pan', turned: 'Turned', lifted: 'Lifted out', returned: 'Back in', pulled: 'Off the heat', carved: 'Carved' }
+const log = computed(() => {
+  const events = standing(record.value?.events ?? [])
+  const { laidAt } = progressOf(events)
+  return events.map(e => {
+    const t = laidAt === null ? 0 : (e.at - laidAt) / 1000
+    const entered = (e.entered - e.at) / 1000
+    return { id: e.id, when: laidAt === null ? dayjs(e.at).format('HH:mm:ss') : t < 0 ? `−${showClock(-t)}` : showClock(t), what: e.kind === 'reading' ? `Read ${degrees(e.coreC)}` : (WORDS[e.kind] ?? e.kind), late: entered > 3 ? `written down ${showClock(entered)} later` : '' }
+  })
+})
+const file = computed(() => (record.value ? `data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(record.value, null, 2))}` : ''))
+</script>
+
+<template>
+  <main class="cook">
+    <p class="back"><router-link to="/book">The book</router-link></p>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }} <button type="button" @click="load">Try again</button></p>
+    <p v-if="!record && !trouble" class="quiet" role="status">Opening…</p>
+    <div v-if="removed" class="trouble" role="status">Taken out of the book. <button type="button" @click="restore">Put it back</button></div>
+    <template v-if="record">
+      <div class="head">
+        <div>
+          <h1>{{ record.title }}</h1>
+          <p class="quiet">{{ dayjs(record.createdAt).format('dddd D MMMM YYYY, HH:mm') }}. {{ cut?.name }}, to {{ degrees(record.request.targetC) }}, turned {{ record.request.turning }}, pan at {{ degrees(record.request.panC) }}.</p>
+        </div>
+        <div class="tools">
+          <a :href="file" :download="`macellaio-${record.id}.json`">Save as JSON</a>
+          <button v-if="!removed" type="button" @click="remove">Take out of the book</button>
+        </div>
+      </div>
+      <div class="parts">
+        <section aria-label="Planned and seen">
+          <section-drawing
+            :width-mm="record.request.piece.widthMm"
+            :thickness-mm="record.request.piece.thicknessMm"
+            :fat-edge="cut?.fatEdge ?? false"
+            :fat-share="cut?.composition.fat ?? 0.08"
+            :field="{ hottest: record.planned.section.hottestC }"
+            :edges-mm="record.planned.section.edgesMm"
+            :core="record.planned.peakC"
+            word="as planned"
+            :height="190"
+          />
+          <cook-chart :record="record" />
+        </section>
+        <section aria-label="Figures and verdict">
+          <table>
+            <thead><tr><th></th><th>planned</th><th>seen</th></tr></thead>
+            <tbody>
+              <tr v-for="r in rows" :key="r.what"><th scope="row">{{ r.what }}</th><td>{{ r.planned }}</td><td>{{ r.seen }}</td></tr>
+            </tbody>
+          </table>
+          <h2>On the board</h2>
+          <outcome-form :outcome="record.outcome" @change="judge" />
+          <h2>As it happened</h2>
+          <ol v-if="log.length > 0" class="log">
+            <li v-for="e in log" :key="e.id"><span class="when">{{ e.when }}</span> {{ e.what }} <span class="quiet">{{ e.late }}</span></li>
+          </ol>
+          <p v-else class="quiet">Nothing has happened yet.</p>
+        </section>
+      </div>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.cook {
+  padding: 14px 28px 40px;
+}
+.back {
+  margin-bottom: 6px;
+}
+a {
+  color: var(--oxblood);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  gap: 24px;
+  align-items: flex-start;
+}
+.tools {
+  display: flex;
+  gap: 16px;
+  align-items: baseline;
+  white-space: nowrap;
+}
+button {
+  font: inherit;
+  background: none;
+  border: 1px solid #a9b2ad;
+  border-radius: 3px;
+  padding: 4px 12px;
+  cursor: pointer;
+}
+.trouble {
+  border-left: 3px solid var(--oxblood);
+  padding-left: 12px;
+  margin-bottom: 10px;
+}
+.parts {
+  display: grid;
+  grid-template-columns: minmax(0, 1.35fr) minmax(320px, 1fr);
+  gap: 40px;
+  margin-top: 18px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  margin-bottom: 20px;
+}
+th,
+td {
+  text-align: right;
+  padding: 7px 0 7px 12px;
+  border-top: 1px solid var(--rule);
+  font-weight: 400;
+}
+thead th {
+  border: 0;
+  color: var(--ink-2);
+  font-size: 13.5px;
+}
+tbody th {
+  text-align: left;
+  padding-left: 0;
+  color: var(--ink-2);
+}
+td {
+  font-weight: 600;
+}
+h2 {
+  margin: 18px 0 8px;
+}
+.log {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  columns: 2;
+  font-size: 14px;
+}
+.log li {
+  padding: 2px 0;
+}
+.when {
+  display: inline-block;
+  min-width: 52px;
+  color: var(--ink-2);
+}
+@media (max-width: 900px) {
+  .parts {
+    grid-template-columns: 1fr;
+  }
+  .head {
+    flex-direction: column;
+  }
+  .cook {
+    padding: 14px 16px;
+  }
+}
+</style>

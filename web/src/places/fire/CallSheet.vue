@@ -1,0 +1,92 @@
+<script setup lang="ts">
+/** The figures a cook calls out, large; the reason for each a tap away. */
+import { ref } from 'vue'
+import type { CallLine, LineId } from '#core/plan/callSheet'
+
+defineProps<{ lines: readonly CallLine[]; stale: boolean }>()
+const open = ref<ReadonlySet<LineId>>(new Set<LineId>(['pull', 'after']))
+
+function toggle(id: LineId): void {
+  const next = new Set(open.value)
+  if (!next.delete(id)) next.add(id)
+  open.value = next
+}
+</script>
+
+<template>
+  <ul class="sheet" :class="{ stale }" :aria-busy="stale">
+    <li v-for="l in lines" :key="l.id" :class="{ main: l.id === 'pull' }">
+      <button type="button" :aria-expanded="open.has(l.id)" @click="toggle(l.id)">
+        <span class="label">{{ l.label }}</span>
+        <span class="shown" :data-line="l.id"
+          ><span class="figure">{{ l.shown.figure }}</span> <span class="unit">{{ l.shown.unit }}</span></span
+        >
+      </button>
+      <p v-if="open.has(l.id)" class="why">{{ l.why }}</p>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.sheet {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.stale .shown,
+.stale .why {
+  opacity: 0.3;
+}
+li {
+  border-top: 1px solid #454b4d;
+  padding: 3px 0 5px;
+}
+button {
+  width: 100%;
+  display: flex;
+  align-items: baseline;
+  justify-content: space-between;
+  gap: 12px;
+  background: none;
+  border: 0;
+  padding: 4px 0 2px;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+.label {
+  color: #cfd0c9;
+  font-size: 15px;
+}
+button:hover .label {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.shown {
+  text-align: right;
+  white-space: nowrap;
+}
+.figure {
+  font-size: 30px;
+  line-height: 1.1;
+}
+.unit {
+  font-size: 15px;
+  color: #cfd0c9;
+}
+.main .figure {
+  font-size: 50px;
+  color: var(--hot-figure);
+}
+.main .unit {
+  font-size: 22px;
+  color: var(--hot-figure);
+}
+.why {
+  font-size: 13.5px;
+  line-height: 1.42;
+  color: #c3c5be;
+  padding-bottom: 4px;
+}
+</style>

@@ -1,0 +1,174 @@
+<script setup lang="ts">
+/** How do I cook it: the plan as Section, Line and call sheet. */
+import { Button as AButton } from 'ant-design-vue'
+import { computed, ref, watch } from 'vue'
+import { RouterLink, useRouter } from 'vue-router'
+import { bandOf, scaleById, SCALES } from '#core/doneness/scale'
+import { valueAt } from '#core/heat/history'
+import { SURFACES } from '#core/meat/piece'
+import { callSheet, remarks } from '#core/plan/callSheet'
+import { showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
+import { cautionsFor } from '#core/safety/cautions'
+import LineDrawing from '../../line/LineDrawing.vue'
+import SectionDrawing from '../../section/SectionDrawing.vue'
+import { useCook } from '../../stores/cook'
+import { useDraft } from '../../stores/draft'
+import { usePlanner } from '../../stores/planner'
+import { useUnits } from '../../stores/units'
+import CallSheet from './CallSheet.vue'
+import FireSettings from './FireSettings.vue'
+
+const draft = useDraft()
+const planner = usePlanner()
+const units = useUnits()
+const cook = useCook()
+const router = useRouter()
+
+/** The last plan there was: shown faint, and never as current, while the next is worked out. */
+const shown = computed(() => planner.current ?? planner.result)
+const stale = computed(() => planner.current === null)
+const lines = computed(() => (shown.value ? callSheet(shown.value.request, shown.value.plan, stale.value ? null : planner.spread, units.system) : []))
+const said = computed(() => (planner.current ? remarks(planner.current.request, planner.current.plan, units.system) : []))
+const cautions = computed(() => cautionsFor(draft.request.targetC, draft.request.panC, units.system).filter(c => c.id !== 'below public health'))
+
+const moment = ref(0)
+watch(shown, s => {
+  if (s) moment.value = s.plan.carve.time
+}, { immediate: true })
+const field = computed(() => {
+  const plan = shown.value?.plan
+  if (!plan) return null
+  return plan.fields.reduce((found, f) => (Math.abs(f.time - moment.value) < Math.abs(found.time - moment.value) ? f : found), plan.fields[0])
+})
+const coreAt = computed(() => {
+  const history = shown.value?.plan.history
+  return history ? valueAt(history.time, history.core, moment.value) : null
+})
+/** What the section has come to by then: the word for the hottest the core has been. */
+const word = computed(() => {
+  const plan = shown.value?.plan
+  if (!plan || !shown.value) return undefined
+  const reached = moment.value >= plan.peak.time ? plan.peak.core : (coreAt.value ?? 0)
+  if (reached < 40) return moment.value < plan.pull.time ? 'still raw' : undefined
+  return bandOf(scaleById(shown.value.request.scaleId) ?? SCALES[0], reached).word
+})
+
+const piece = computed(() => draft.request.piece)
+const title = computed(() => `${piece.value.count > 1 ? `${piece.value.count} × ` : ''}${draft.cut.name}, ${shownText(showLength(piece.value.thicknessMm, units.system))}`)
+const subtitle = computed(() => {
+  const { weightG, startC, surface } = piece.value
+  return `${shownText(showMass(weightG, units.system))}${piece.value.count > 1 ? ' each' : ''}, from ${shownText(showTemperature(startC, units.system))}, ${SURFACES[surface].label.toLowerCase()}.`
+})
+
+function light(): void {
+  if (!planner.current) return
+  cook.begin(title.value, planner.current, planner.spread)
+  void router.push('/stove')
+}
+</script>
+
+<template>
+  <div class="place">
+    <main>
+      <div class="head">
+        <div>
+          <h1>{{ title }}</h1>
+          <p class="quiet">{{ subtitle }} <router-link to="/bench">Change the piece</router-link> · <router-link to="/counter">another cut</router-link></p>
+        </div>
+        <p v-if="!draft.touched" class="example">A ready example: change anything, or light the stove.</p>
+      </div>
+
+      <fire-settings />
+
+      <section v-if="shown" class="drawings" :class="{ stale }" aria-label="The plan">
+        <section-drawing
+          :width-mm="shown.request.piece.widthMm"
+          :thickness-mm="shown.request.piece.thicknessMm"
+          :fat-edge="draft.cut.fatEdge"
+          :fat-share="draft.cut.composition.fat"
+          :field="field"
+          :edges-mm="shown.plan.edgesMm"
+          :core="coreAt"
+          :word="word"
+          :height="208"
+        />
+        <line-drawing v-model:moment="moment" :plan="shown.plan" :spread="stale ? null : planner.spread" :preheat-s="shown.preheatS" />
+      </section>
+    </main>
+
+    <aside class="slate" aria-label="Call sheet">
+      <div class="top">
+        <h2>Call sheet</h2>
+        <span class="quiet" role="status" aria-live="polite">{{ planner.state === 'working' ? 'working it out…' : planner.state === 'ready' ? '' : 'no plan' }}</span>
+      </div>
+      <p v-if="planner.state === 'wrong input'" class="refused" role="alert"><strong>{{ draft.firstProblem?.[0] }}.</strong> {{ draft.firstProblem?.[1] }}</p>
+      <p v-else-if="planner.refused" class="refused" role="alert">{{ planner.refused.message }}</p>
+      <call-sheet v-if="shown && (planner.state === 'ready' || planner.state === 'working')" :lines="lines" :stale="stale" />
+      <p v-for="r in said" :key="r" class="remark">{{ r }}</p>
+      <p v-for="c in cautions" :key="c.id" class="remark">{{ c.text }}</p>
+      <p v-if="draft.contradiction" class="remark">Weight and size of the piece disagree. <router-link to="/bench">See the bench</router-link></p>
+      <a-button class="go" :disabled="planner.state !== 'ready'" block @click="light">{{ cook.underWay ? 'Light the stove for this one' : 'Light the stove' }}</a-button>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: flex-start;
+  gap: 20px;
+  margin-bottom: 12px;
+}
+.example {
+  font-size: 14px;
+  background: var(--tile);
+  border-left: 3px solid var(--brass);
+  padding: 6px 12px;
+  max-width: 300px;
+}
+main a,
+.remark a {
+  color: inherit;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.drawings {
+  margin-top: 16px;
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+}
+.drawings.stale {
+  opacity: 0.35;
+  filter: grayscale(0.6);
+}
+.top {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  padding-bottom: 12px;
+}
+.refused {
+  border-left: 3px solid var(--hot);
+  padding: 4px 0 4px 12px;
+  margin: 8px 0 16px;
+  color: var(--chalk);
+  font-size: 16px;
+  line-height: 1.45;
+}
+.remark {
+  border-top: 1px solid #454b4d;
+  padding: 9px 0;
+  font-size: 13.5px;
+  line-height: 1.42;
+  color: #e9d3ac;
+}
+.go {
+  margin-top: auto;
+}
+aside > .go {
+  position: sticky;
+  bottom: 20px;
+}
+</style>

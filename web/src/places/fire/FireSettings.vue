@@ -1,0 +1,141 @@
+<script setup lang="ts">
+/** How it is to be cooked, every setting in sight. */
+import { Select as ASelect } from 'ant-design-vue'
+import { computed } from 'vue'
+import { bandOf, PUBLIC_HEALTH, scaleById, SCALES } from '#core/doneness/scale'
+import { PANS, RINGS } from '#core/kit/pan'
+import { PAN_LIMITS, type Cover, type RestLength, type Turning } from '#core/method/panSear'
+import { showTemperature, shownText } from '#core/quantity/format'
+import { TARGET_LIMITS } from '#core/formats/requestSchema'
+import ChoiceRow from '../../ui/ChoiceRow.vue'
+import QuantityField from '../../ui/QuantityField.vue'
+import { useDraft } from '../../stores/draft'
+import { useUnits } from '../../stores/units'
+
+const draft = useDraft()
+const units = useUnits()
+const request = computed(() => draft.request)
+const scale = computed(() => scaleById(request.value.scaleId) ?? SCALES[0])
+
+const doneness = computed(() =>
+  scale.value.bands.map(b => ({ value: String(b.aim), label: `${b.word} ${showTemperature(b.aim, units.system).figure}°`, hint: shownText(showTemperature(b.aim, units.system)) }))
+)
+const chosenBand = computed(() => String(bandOf(scale.value, request.value.targetC).aim))
+
+function changeScale(id: string): void {
+  const next = scaleById(id)
+  if (!next) return
+  const word = bandOf(scale.value, request.value.targetC).word
+  draft.change({ scaleId: id, targetC: next.bands.find(b => b.word === word)?.aim ?? request.value.targetC })
+}
+
+const TURNING: readonly { value: Turning; label: string }[] = [
+  { value: 'once', label: 'once' },
+  { value: 'twice a side', label: 'twice a side' },
+  { value: 'every 60 s', label: 'every 60 s' },
+  { value: 'every 30 s', label: 'every 30 s' }
+]
+
+type RestSchool = 'bare' | 'foil' | 'half' | 'peak'
+const RESTS: readonly { value: RestSchool; label: string; cover: Cover; rest: RestLength }[] = [
+  { value: 'peak', label: 'bare, to its peak', cover: 'bare', rest: { kind: 'to the peak' } },
+  { value: 'bare', label: 'bare, 6 min', cover: 'bare', rest: { kind: 'clock', seconds: 360 } },
+  { value: 'foil', label: 'loose foil, 12 min', cover: 'loose foil', rest: { kind: 'clock', seconds: 720 } },
+  { value: 'half', label: 'half the cooking time', cover: 'bare', rest: { kind: 'half the cooking time' } }
+]
+const rest = computed<RestSchool>(() => {
+  const { cover, rest } = request.value
+  if (cover === 'loose foil') return 'foil'
+  return rest.kind === 'to the peak' ? 'peak' : rest.kind === 'clock' ? 'bare' : 'half'
+})
+function changeRest(value: RestSchool): void {
+  const school = RESTS.find(r => r.value === value)
+  if (school) draft.change({ cover: school.cover, rest: school.rest })
+}
+const belowSafe = computed(() => request.value.targetC < PUBLIC_HEALTH.celsius)
+</script>
+
+<template>
+  <div class="settings">
+    <div class="row">
+      <div class="field school">
+        <label for="scale">School</label>
+        <a-select id="scale" :value="scale.id" :options="SCALES.map(s => ({ value: s.id, label: s.name }))" :title="scale.says" @update:value="v => changeScale(String(v))" />
+      </div>
+      <choice-row label="Doneness" :model-value="chosenBand" :options="doneness" @update:model-value="v => draft.change({ targetC: Number(v) })" />
+      <quantity-field
+        class="narrow"
+        label="Peak at the core"
+        dimension="temperature"
+        :range="TARGET_LIMITS"
+        :model-value="request.targetC"
+        @update:model-value="v => draft.change({ targetC: v })"
+        @problem="m => draft.complain('Peak at the core', m)"
+      />
+    </div>
+    <p v-if="belowSafe" class="safety">
+      <strong>Below the public-health {{ shownText(showTemperature(PUBLIC_HEALTH.celsius, units.system)) }}.</strong> Only for intact meat, never needled, rolled or minced, and not for guests who are pregnant, very young, old or immune-suppressed. Local codes come first.
+    </p>
+    <div class="row">
+      <quantity-field
+        class="narrow"
+        label="Pan"
+        dimension="temperature"
+        :range="PAN_LIMITS.panC"
+        :model-value="request.panC"
+        @update:model-value="v => draft.change({ panC: v })"
+        @problem="m => draft.complain('Pan temperature', m)"
+      />
+      <div class="field">
+        <label for="pan">in the</label>
+        <a-select id="pan" :value="request.panId" :options="PANS.map(p => ({ value: p.id, label: p.name }))" @update:value="v => draft.change({ panId: String(v) })" />
+      </div>
+      <div class="field ring">
+        <label for="ring">on the</label>
+        <a-select id="ring" :value="request.ringId" :options="RINGS.map(r => ({ value: r.id, label: `${r.name}, ${r.powerW / 1000} kW` }))" @update:value="v => draft.change({ ringId: String(v) })" />
+      </div>
+      <choice-row label="Turn" :model-value="request.turning" :options="TURNING" @update:model-value="v => draft.change({ turning: v })" />
+    </div>
+    <choice-row label="Rest" :model-value="rest" :options="RESTS" @update:model-value="changeRest" />
+  </div>
+</template>
+
+<style scoped>
+.settings {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 14px;
+  align-items: flex-start;
+}
+.field {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  min-width: 200px;
+}
+.field.school {
+  min-width: 148px;
+}
+.field.ring {
+  min-width: 178px;
+}
+.field label {
+  font-size: 13.5px;
+  color: var(--ink-2);
+}
+.narrow {
+  width: 118px;
+}
+.safety {
+  font-size: 13.5px;
+  line-height: 1.4;
+  border-left: 3px solid var(--brass);
+  padding-left: 10px;
+  max-width: 92ch;
+}
+</style>

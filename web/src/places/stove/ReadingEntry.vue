@@ -1,0 +1,87 @@
+<script setup lang="ts">
+/** A probe reading typed: digits only, big keys, either unit. */
+import { computed, ref, useTemplateRef } from 'vue'
+import { READING_LIMITS } from '#core/cook/events'
+import { parseQuantity, QuantityError } from '#core/quantity/parse'
+import { editable } from '#core/quantity/format'
+import { shownUnit } from '#core/quantity/units'
+import { useUnits } from '../../stores/units'
+
+const emit = defineEmits<{ read: [coreC: number]; close: [] }>()
+const units = useUnits()
+const unit = computed(() => shownUnit('temperature', units.system))
+const text = ref('')
+const problem = ref<string | null>(null)
+const input = useTemplateRef<HTMLInputElement>('input')
+
+function keep(): void {
+  try {
+    const celsius = parseQuantity(text.value, 'temperature', unit.value)
+    const [low, high] = READING_LIMITS
+    if (celsius < low || celsius > high) {
+      problem.value = `A reading may be from ${editable(low, 'temperature', units.system)} to ${editable(high, 'temperature', units.system)} ${unit.value.symbol}.`
+      return
+    }
+    emit('read', Math.round(celsius * 100) / 100)
+  } catch (error) {
+    if (!(error instanceof QuantityError)) throw error
+    problem.value = error.message
+  }
+}
+defineExpose({ focus: () => input.value?.focus() })
+</script>
+
+<template>
+  <form class="reading" @submit.prevent="keep" @keydown.esc="emit('close')">
+    <label>
+      The probe reads
+      <input ref="input" v-model="text" inputmode="decimal" autocomplete="off" :aria-invalid="problem !== null" />
+      {{ unit.symbol }}
+    </label>
+    <button type="submit">Keep it</button>
+    <button type="button" class="no" @click="emit('close')">Cancel</button>
+    <p v-if="problem" role="alert">{{ problem }}</p>
+  </form>
+</template>
+
+<style scoped>
+.reading {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px 14px;
+  font-size: 21px;
+}
+input {
+  width: 120px;
+  height: 62px;
+  margin: 0 6px;
+  font: 500 34px var(--serif);
+  text-align: right;
+  padding: 0 10px;
+  color: var(--chalk);
+  background: #0b0d0e;
+  border: 2px solid #e69f3c;
+  border-radius: 4px;
+}
+button {
+  min-height: 62px;
+  padding: 0 22px;
+  font: 600 19px var(--sans);
+  border-radius: 4px;
+  border: 1px solid #e69f3c;
+  background: #e69f3c;
+  color: #17120a;
+  cursor: pointer;
+}
+.no {
+  background: none;
+  border-color: #30383c;
+  color: var(--chalk);
+}
+p {
+  flex-basis: 100%;
+  color: var(--hot);
+  font-size: 18px;
+}
+</style>

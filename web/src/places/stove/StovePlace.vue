@@ -1,0 +1,373 @@
+<script setup lang="ts">
+/** What do I do now, and how long: one action at a time, readable from across the kitchen. */
+import { onKeyStroke, useIntervalFn, useWakeLock } from '@vueuse/core'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { RouterLink, useRouter } from 'vue-router'
+import { spellsUntil } from '#core/cook/progress'
+import { cutById } from '#core/meat/cuts'
+import { showClock, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
+import { useCook, type Said } from '../../stores/cook'
+import { useUnits } from '../../stores/units'
+import OutcomeForm from '../book/OutcomeForm.vue'
+import ReadingEntry from './ReadingEntry.vue'
+import StoveSide from './StoveSide.vue'
+import { useCaller } from './useCaller'
+import { useForecast } from './useForecast'
+
+const cook = useCook()
+const units = useUnits()
+const router = useRouter()
+const now = ref(Date.now())
+useIntervalFn(() => (now.value = Date.now()), 200)
+const { forecast, reckoning, progress, action, trouble } = useForecast(computed(() => cook.cook), now)
+
+const record = computed(() => cook.cook)
+const noun = computed(() => {
+  const name = (cutById(record.value?.request.piece.cutId ?? '')?.name ?? 'piece').toLowerCase()
+  return (record.value?.request.piece.count ?? 1) > 1 ? `the ${record.value?.request.piece.count} pieces` : `the ${name}`
+})
+const phase = computed(() => progress.value?.phase ?? 'ready')
+const elapsed = computed(() => (progress.value?.laidAt ? (now.value - progress.value.laidAt) / 1000 : 0))
+const left = computed(() => (action.value?.due != null ? (action.value.due - now.value) / 1000 : null))
+const late = computed(() => left.value !== null && left.value < -1)
+
+const DOING = {
+  lit: { say: () => 'Light the ring', button: 'Ring is lit' },
+  laid: { say: (n: string) => `Lay ${n} in the pan`, button: 'It is in' },
+  turned: { say: (n: string) => `Turn ${n}`, button: 'Turned' },
+  returned: { say: (n: string) => `Put ${n} back in`, button: 'Back in the pan' },
+  pulled: { say: () => 'Off the heat', button: 'Off the heat' },
+  carved: { say: () => 'Carve', button: 'Carved' }
+} as const
+const doing = computed(() => (action.value ? DOING[action.value.does] : null))
+const headline = computed(() => {
+  if (!doing.value) return 'Reckoning…'
+  const what = doing.value.say(noun.value)
+  return left.value === null ? what : late.value ? `${what} now` : `${what} in`
+})
+const pullAt = computed(() => (forecast.value ? shownText(showTemperature(forecast.value.pull.core, units.system)) : ''))
+const advice = computed(() => {
+  const turns = forecast.value?.turns.length ?? 0
+  switch (action.value?.does) {
+    case 'lit':
+      return `Medium-high, ${record.value ? shownText(showTemperature(record.value.request.panC, units.system)) : ''} in about ${showClock(record.value?.planned.preheatS ?? 240)}. Dry pan.`
+    case 'laid':
+      return 'Lay it away from you. A loud hiss says the pan is hot.'
+    case 'turned':
+      return `Turn ${(progress.value?.turns ?? 0) + 1} of about ${turns}. If it sticks it is not ready.`
+    case 'pulled':
+      return forecast.value?.overshoot ? `It will peak at ${shownText(showTemperature(forecast.value.peak.core, units.system))} whatever you do. Take it off now.` : `When the probe reads ${pullAt.value}, from the side, in the middle.`
+    case 'returned':
+      return 'It is out of the pan and cooling; the forecast takes that in.'
+    case 'carved':
+      return record.value?.request.cover === 'loose foil' ? 'Foil laid over, not tucked in.' : 'Leave it alone. Across the grain when you cut.'
+    default:
+      return ''
+  }
+})
+
+const then = computed(() => {
+  const f = forecast.value
+  const p = progress.value
+  if (!f || !p || action.value?.does === 'carved') return []
+  const steps: { what: string; when: string }[] = []
+  if (phase.value === 'in the pan' || phase.value === 'lifted') {
+    const planned = record.value?.planned
+    const drift = planned ? f.pull.time - planned.pullS : 0
+    const range = planned?.pullRangeS
+    const [low, high] = range ? [range[0] + drift - elapsed.value, range[2] + drift - elapsed.value] : [f.pull.time - elapsed.value, f.pull.time - elapsed.value]
+    if (action.value?.does !== 'pulled') steps.push({ what: `off the heat at ${pullAt.value}`, when: `in ${shownText(showDurationRange(Math.max(0, low), Math.max(0, high)))}` })
+    steps.push({ what: 'rest', when: showClock(f.carve.time - f.pull.time) })
+  }
+  return steps
+})
+
+function say(said: Said, at?: number): void {
+  earlier.value = false
+  cook.say(said, at)
+}
+function act(at?: number): void {
+  if (action.value) say({ kind: action.value.does }, at)
+}
+
+/** "I did it, but did not say so": when it may have been. */
+const earlier = ref(false)
+const moments = computed(() => {
+  const ago = [15, 30, 60, 120].map(s => ({ label: s < 60 ? `${s} s ago` : `${s / 60} min ago`, at: now.value - s * 1000 }))
+  const due = action.value?.due
+  return due != null && due < now.value - 2000 ? [{ label: `on time, ${showClock((now.value - due) / 1000)} ago`, at: due }, ...ago] : ago
+})
+
+const reading = ref(false)
+const entry = useTemplateRef<{ focus(): void }>('entry')
+function openReading(): void {
+  if (phase.value === 'ready' || phase.value === 'heating') return
+  reading.value = true
+  void nextTick(() => entry.value?.focus())
+}
+function read(coreC: number): void {
+  say({ kind: 'reading', coreC })
+  reading.value = false
+}
+
+const undone = ref('')
+const SPOKEN: Record<string, string> = { lit: 'ring lit', laid: 'in the pan', turned: 'turned', lifted: 'lifted out', returned: 'back in', pulled: 'off the heat', carved: 'carved', reading: 'reading' }
+function undo(): void {
+  const event = cook.undo()
+  if (event) undone.value = `Undone: ${SPOKEN[event.kind] ?? event.kind}.`
+}
+watch(() => record.value?.events.length, () => {
+  if (!record.value?.events.length || record.value.events[record.value.events.length - 1].kind !== 'undone') undone.value = ''
+})
+
+const caller = useCaller(left, computed(() => doing.value?.say(noun.value) ?? ''), computed(() => `${record.value?.id} ${action.value?.does} ${progress.value?.turns}`))
+const lock = useWakeLock()
+watch(phase, p => {
+  if (p !== 'ready' && p !== 'carved' && lock.isSupported.value && !lock.isActive.value) void lock.request('screen')
+}, { immediate: true })
+
+const typing = (e: KeyboardEvent): boolean => e.target instanceof HTMLElement && (e.target.matches('input, textarea, [contenteditable]') || (e.key === ' ' && e.target.matches('button, a')))
+const keys: Record<string, () => void> = {
+  ' ': () => act(),
+  r: openReading,
+  p: () => (phase.value === 'in the pan' || phase.value === 'lifted') && say({ kind: 'pulled' }),
+  l: lift,
+  e: () => (earlier.value = !earlier.value),
+  u: undo,
+  m: () => caller.toggle()
+}
+onKeyStroke(e => !typing(e) && !e.ctrlKey && !e.metaKey && !e.altKey && keys[e.key.toLowerCase()] !== undefined && phase.value !== 'carved', e => {
+  e.preventDefault()
+  keys[e.key.toLowerCase()]?.()
+})
+onKeyStroke('Escape', () => {
+  reading.value = false
+  earlier.value = false
+})
+function lift(): void {
+  if (phase.value === 'in the pan') say({ kind: 'lifted' })
+  else if (phase.value === 'lifted') say({ kind: 'returned' })
+}
+const onHeat = computed(() => (record.value ? spellsUntil(record.value.events, now.value).filter(s => s.state !== 'lifted').reduce((sum, s) => sum + s.seconds, 0) : 0))
+
+function finish(): void {
+  const id = record.value?.id
+  cook.clear()
+  if (id) void router.push(`/book/${id}`)
+}
+</script>
+
+<template>
+  <div v-if="!record" class="stove empty">
+    <main>
+      <h1>Nothing on the stove</h1>
+      <p>Make a plan at the <router-link to="/fire">fire</router-link> and light the stove from there.</p>
+    </main>
+  </div>
+  <div v-else class="stove">
+    <main>
+      <template v-if="phase === 'carved'">
+        <h1>{{ record.title }}: carved</h1>
+        <p class="advice">Look at the cut face before it is eaten, and write it down: nobody remembers.</p>
+        <outcome-form class="outcome" dark :outcome="record.outcome" @change="o => record && cook.judge(record.id, o)" />
+        <div class="actions">
+          <button type="button" class="act" @click="finish">To the book</button>
+          <button type="button" @click="undo">Not carved yet<kbd>undo</kbd></button>
+        </div>
+      </template>
+      <template v-else>
+        <div class="call" :class="{ late }">
+          <h1>{{ headline }}</h1>
+          <p v-if="left !== null" class="clock figure" role="timer" :aria-label="`${headline} ${showClock(Math.abs(left))}`">
+            <template v-if="late"><span class="late-by">late by</span> {{ showClock(-left) }}</template>
+            <template v-else>{{ showClock(left) }}</template>
+          </p>
+          <p class="advice">{{ advice }}</p>
+          <p v-if="trouble" class="advice trouble" role="alert">{{ trouble }}</p>
+        </div>
+
+        <div class="foot">
+          <p class="then">
+            <span v-for="t in then" :key="t.what"><span class="dim">then</span> <b>{{ t.what }}</b> <span class="dim">{{ t.when }}</span></span>
+            <span v-if="reckoning" class="dim" role="status">reckoning…</span>
+            <span v-if="undone" role="status">{{ undone }}</span>
+          </p>
+          <reading-entry v-if="reading" ref="entry" @read="read" @close="reading = false" />
+          <div v-if="earlier" class="earlier" role="group" aria-label="When it was done">
+            <button v-for="m in moments" :key="m.label" type="button" @click="act(m.at)">{{ doing?.button }}, {{ m.label }}</button>
+          </div>
+          <div class="actions">
+            <button type="button" class="act" :disabled="!action" @click="act()">{{ doing?.button ?? '…' }}<kbd>space</kbd></button>
+            <button v-if="phase !== 'ready' && phase !== 'heating'" type="button" @click="openReading">Reading<kbd>R</kbd></button>
+            <button v-if="(phase === 'in the pan' && action?.does !== 'pulled') || phase === 'lifted'" type="button" @click="say({ kind: 'pulled' })">Off the heat<kbd>P</kbd></button>
+            <button v-if="phase === 'in the pan' || phase === 'lifted'" type="button" @click="lift">{{ phase === 'lifted' ? 'Back in' : 'Pause: lift out' }}<kbd>L</kbd></button>
+            <button type="button" :aria-expanded="earlier" @click="earlier = !earlier">I’m late<kbd>E</kbd></button>
+            <button type="button" class="small" :disabled="!cook.canUndo" aria-label="Undo" @click="undo"><span aria-hidden="true">↶</span><kbd>U</kbd></button>
+            <button type="button" class="small" :aria-pressed="caller.muted.value" @click="caller.toggle()">{{ caller.muted.value ? 'Quiet' : 'Sound' }}<kbd>M</kbd></button>
+          </div>
+        </div>
+      </template>
+    </main>
+    <stove-side :record="record" :forecast="forecast" :elapsed="elapsed" :on-heat="onHeat" :progress="progress" />
+  </div>
+</template>
+
+<style scoped>
+.stove {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 392px;
+  min-height: calc(100vh - var(--header));
+  background: var(--service);
+  color: var(--chalk);
+}
+.stove.empty {
+  grid-template-columns: 1fr;
+  font-size: 19px;
+}
+.empty a {
+  color: var(--hot);
+  text-decoration: underline;
+}
+main {
+  display: flex;
+  flex-direction: column;
+  padding: 22px 40px 28px;
+  min-width: 0;
+}
+h1 {
+  font-size: clamp(34px, 5.2vw, 66px);
+  line-height: 1.12;
+}
+.clock {
+  font-size: clamp(120px, 21vw, 264px);
+  line-height: 0.98;
+  color: var(--hot);
+  letter-spacing: -0.02em;
+  white-space: nowrap;
+}
+.late-by {
+  font-size: 0.24em;
+  letter-spacing: 0;
+  font-family: var(--sans);
+  font-weight: 500;
+}
+.late .clock {
+  font-size: clamp(80px, 13vw, 170px);
+}
+.advice {
+  font-size: 21px;
+  line-height: 1.4;
+  color: #b5bab6;
+  margin-top: 12px;
+}
+.trouble {
+  color: var(--hot);
+}
+.foot {
+  margin-top: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
+  padding-top: 16px;
+}
+.then {
+  font-size: 20px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 34px;
+  min-height: 30px;
+}
+.dim {
+  color: #a0a6a2;
+}
+.actions,
+.earlier {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+}
+button {
+  position: relative;
+  min-height: 84px;
+  min-width: 84px;
+  padding: 8px 22px 16px;
+  background: #20262a;
+  color: var(--chalk);
+  border: 1px solid #30383c;
+  border-radius: 4px;
+  font: inherit;
+  font-size: 21px;
+  font-weight: 600;
+  cursor: pointer;
+}
+button:hover:not(:disabled) {
+  background: #2b3338;
+}
+button:disabled {
+  color: #6f7674;
+  cursor: default;
+}
+.earlier button {
+  min-height: 60px;
+  padding: 8px 16px;
+  font-size: 17px;
+}
+.act {
+  flex: 1 1 240px;
+  max-width: 320px;
+  background: #e69f3c;
+  border-color: #e69f3c;
+  color: #17120a;
+  font-size: 27px;
+}
+.act:hover:not(:disabled) {
+  background: var(--hot);
+}
+.small {
+  padding: 8px 14px 16px;
+  font-size: 18px;
+}
+kbd {
+  position: absolute;
+  right: 8px;
+  bottom: 4px;
+  font: 500 13px var(--sans);
+  opacity: 0.75;
+}
+.outcome {
+  margin: 24px 0;
+  max-width: 640px;
+}
+@media (max-width: 900px) {
+  .stove {
+    grid-template-columns: 1fr;
+  }
+  main {
+    padding: 14px 16px 16px;
+    min-height: calc(100svh - var(--header));
+  }
+  .clock {
+    font-size: 34vw;
+  }
+  .advice,
+  .then {
+    font-size: 18px;
+  }
+  .actions,
+  .earlier {
+    display: grid;
+    grid-template-columns: repeat(2, 1fr);
+    gap: 8px;
+  }
+  .act {
+    grid-column: 1 / -1;
+    max-width: none;
+    min-height: 92px;
+  }
+  button {
+    min-height: 62px;
+    padding: 6px 10px 14px;
+    font-size: 18px;
+  }
+}
+</style>

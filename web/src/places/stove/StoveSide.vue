@@ -1,0 +1,172 @@
+<script setup lang="ts">
+/** Beside the call: the piece as it should be by now, its figures, readings, and the curve with now on it. */
+import { useElementSize } from '@vueuse/core'
+import { computed, useTemplateRef } from 'vue'
+import type { CookRecord } from '#core/book/record'
+import type { Progress } from '#core/cook/progress'
+import { valueAt } from '#core/heat/history'
+import { cutById } from '#core/meat/cuts'
+import type { PanPlan } from '#core/plan/panPlan'
+import { showClock, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import { degreeTicks, linePath, minuteTicks, scale } from '../../line/axes'
+import SectionDrawing from '../../section/SectionDrawing.vue'
+import { useUnits } from '../../stores/units'
+
+const props = defineProps<{ record: CookRecord; forecast: PanPlan | null; elapsed: number; onHeat: number; progress: Progress | null }>()
+const units = useUnits()
+const cut = computed(() => cutById(props.record.request.piece.cutId))
+const phase = computed(() => props.progress?.phase ?? 'ready')
+const started = computed(() => props.progress?.laidAt != null)
+
+const field = computed(() => {
+  const f = props.forecast
+  if (!f || !started.value) return null
+  return f.fields.reduce((found, x) => (Math.abs(x.time - props.elapsed) < Math.abs(found.time - props.elapsed) ? x : found), f.fields[0])
+})
+const core = computed(() => (props.forecast && started.value ? valueAt(props.forecast.history.time, props.forecast.history.core, props.elapsed) : props.record.request.piece.startC))
+const degrees = (c: number): string => shownText(showTemperature(c, units.system))
+
+const last = computed(() => {
+  const readings = props.progress?.readings ?? []
+  return readings.length > 0 ? readings[readings.length - 1] : null
+})
+const against = computed(() => {
+  if (!last.value || !props.forecast) return ''
+  const expected = valueAt(props.forecast.history.time, props.forecast.history.core, last.value.time)
+  const off = last.value.coreC - expected
+  const by = shownText(showTemperatureRise(Math.abs(off), units.system))
+  const where = Math.abs(off) < 1 ? 'just as forecast' : `${by} ${off > 0 ? 'ahead of' : 'behind'} the forecast`
+  const advice = phase.value === 'in the pan' && Math.abs(off) >= 1 && props.forecast ? ` Go by the probe: off at ${degrees(props.forecast.pull.core)}.` : ''
+  return `You read ${degrees(last.value.coreC)} at ${showClock(last.value.time)}: ${where}.${advice}`
+})
+
+const box = useTemplateRef<HTMLElement>('box')
+const { width } = useElementSize(box)
+const HEIGHT = 190
+const end = computed(() => (props.forecast ? Math.max(props.forecast.carve.time, props.forecast.peak.time, props.elapsed) + 60 : 60))
+const x = computed(() => scale(0, end.value, 4, Math.max(60, width.value - 34)))
+const y = computed(() => scale(0, Math.ceil(((props.forecast?.peak.core ?? 60) + 8) / 10) * 10, HEIGHT - 24, 10))
+const past = computed(() => (props.forecast ? linePath(props.forecast.history.time.filter(t => t <= props.elapsed), props.forecast.history.core, x.value, y.value) : ''))
+const ahead = computed(() => {
+  const f = props.forecast
+  if (!f) return ''
+  const from = f.history.time.findIndex(t => t >= props.elapsed)
+  return from < 0 ? '' : linePath(f.history.time.slice(from), f.history.core.slice(from), x.value, y.value)
+})
+</script>
+
+<template>
+  <aside aria-label="The piece">
+    <h2>{{ record.title }}</h2>
+    <p class="quiet">{{ started ? `${showClock(elapsed)} since it went in, ${showClock(onHeat)} on the metal` : `to ${degrees(record.request.targetC)}, ${shownText(showLength(record.request.piece.thicknessMm, units.system))} thick` }}</p>
+    <section-drawing
+      plain
+      :width-mm="record.request.piece.widthMm"
+      :thickness-mm="record.request.piece.thicknessMm"
+      :fat-edge="cut?.fatEdge ?? false"
+      :fat-share="cut?.composition.fat ?? 0.08"
+      :field="field"
+      :edges-mm="forecast?.edgesMm ?? []"
+      :core="core"
+      :height="150"
+    />
+    <dl>
+      <div><dt>Core now, by forecast</dt><dd class="figure">{{ degrees(core) }}</dd></div>
+      <div v-if="phase !== 'resting' && phase !== 'carved'"><dt>Off the heat at</dt><dd class="figure">{{ forecast ? degrees(forecast.pull.core) : '…' }}</dd></div>
+      <div><dt>Peak in the rest</dt><dd class="figure">{{ forecast ? degrees(forecast.peak.core) : '…' }}</dd></div>
+    </dl>
+    <p v-if="against" class="against" role="status">{{ against }}</p>
+    <div ref="box" class="curve">
+      <svg v-if="width > 0 && forecast" :width="width" :height="HEIGHT" role="img" :aria-label="`Core: ${degrees(core)} now, ${degrees(forecast.peak.core)} at its peak`">
+        <g class="grid">
+          <template v-for="t in degreeTicks(0, y.to, 4, units.system)" :key="t.celsius">
+            <line :x1="4" :x2="width - 34" :y1="y(t.celsius)" :y2="y(t.celsius)" />
+            <text :x="width - 30" :y="y(t.celsius) + 4">{{ t.label }}</text>
+          </template>
+          <text v-for="t in minuteTicks(0, end, width)" :key="t.seconds" :x="x(t.seconds)" :y="HEIGHT - 6" text-anchor="middle">{{ t.label }}</text>
+        </g>
+        <path class="ahead" :d="ahead" />
+        <path class="past" :d="past" />
+        <line v-if="started" class="now" :x1="x(elapsed)" :x2="x(elapsed)" :y1="6" :y2="HEIGHT - 22" />
+        <circle v-for="r in progress?.readings ?? []" :key="r.time" class="read" :cx="x(r.time)" :cy="y(r.coreC)" r="5" />
+      </svg>
+    </div>
+  </aside>
+</template>
+
+<style scoped>
+aside {
+  background: #1a1f21;
+  border-left: 1px solid #2a2f32;
+  padding: 22px 26px;
+  min-width: 0;
+}
+h2 {
+  font-size: 22px;
+}
+.quiet {
+  color: #a9aeaa;
+  margin-bottom: 12px;
+}
+dl {
+  margin: 10px 0 0;
+}
+dl > div {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  border-top: 1px solid #353c3f;
+  padding: 7px 0;
+}
+dt {
+  color: #b5bab6;
+  font-size: 16px;
+}
+dd {
+  margin: 0;
+  font-size: 32px;
+  line-height: 1.1;
+}
+.against {
+  border-left: 3px solid var(--hot);
+  padding-left: 12px;
+  line-height: 1.45;
+  margin: 8px 0;
+}
+.curve {
+  margin-top: 8px;
+}
+.grid line {
+  stroke: #353c3f;
+}
+text {
+  fill: #a9aeaa;
+  font-size: 12.5px;
+}
+.past {
+  fill: none;
+  stroke: var(--chalk);
+  stroke-width: 2.5;
+}
+.ahead {
+  fill: none;
+  stroke: var(--hot);
+  stroke-width: 2.5;
+  stroke-dasharray: 6 4;
+}
+.now {
+  stroke: var(--chalk);
+}
+.read {
+  fill: #1a1f21;
+  stroke: var(--hot);
+  stroke-width: 2.5;
+}
+@media (max-width: 900px) {
+  aside {
+    border-left: 0;
+    border-top: 1px solid #2a2f32;
+    padding: 18px 16px 30px;
+  }
+}
+</style>

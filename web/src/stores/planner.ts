@@ -1,0 +1,75 @@
+/**
+ * The plan for the draft, computed in a worker as the inputs move. A result carries
+ * the request it belongs to; it is current only while that is still the draft.
+ */
+import { defineStore } from 'pinia'
+import { computed, shallowRef, watch } from 'vue'
+import { preheatSeconds } from '#core/kit/pan'
+import type { PanPlan } from '#core/plan/panPlan'
+import { setupOf, type PlanRequest } from '#core/plan/request'
+import type { Spread } from '#core/plan/spread'
+import { hireWorker, Latest, type Hand } from '../workers/planner'
+import type { Planned } from '../workers/planner.worker'
+import { useDraft } from './draft'
+
+export interface PlanResult {
+  readonly request: PlanRequest
+  readonly plan: PanPlan
+  readonly preheatS: number | null
+}
+
+export const usePlanner = defineStore('planner', () => {
+  const draft = useDraft()
+  const result = shallowRef<PlanResult | null>(null)
+  const spreadResult = shallowRef<{ request: PlanRequest; spread: Spread } | null>(null)
+  const refusal = shallowRef<{ request: PlanRequest; message: string; field: string | null } | null>(null)
+
+  const planner = hireWorker()
+  let spreader: Hand | null = null
+
+  const latest = new Latest<PlanRequest, Planned>(
+    request => planner.remote.plan(request) as Promise<Planned>,
+    (request, answer) => {
+      if ('plan' in answer) {
+        const { settings, room } = setupOf(request)
+        result.value = { request, plan: answer.plan, preheatS: preheatSeconds(settings.pan, settings.ring, request.panC, room.temperatureC) }
+        refusal.value = null
+        if (isDraft(request)) void workOutSpread(request, answer.plan)
+      } else {
+        refusal.value = { request, message: answer.refused, field: answer.field }
+      }
+    },
+    request => {
+      refusal.value = { request, message: 'The engine failed on this plan. Change something and it tries again.', field: null }
+    }
+  )
+
+  async function workOutSpread(request: PlanRequest, plan: PanPlan): Promise<void> {
+    spreader?.stop()
+    const hand = hireWorker()
+    spreader = hand
+    const spread = await hand.remote.spread(request, plan)
+    if (spreader === hand) {
+      spreadResult.value = { request, spread }
+      spreader = null
+    }
+    hand.stop()
+  }
+
+  const isDraft = (request: PlanRequest): boolean => request === draft.request
+
+  watch(
+    () => draft.request,
+    request => latest.put(request),
+    { immediate: true }
+  )
+
+  const wrong = computed(() => draft.firstProblem)
+  /** The plan for exactly what is on the screen; null while it is worked out or where it cannot be. */
+  const current = computed(() => (result.value && isDraft(result.value.request) && !wrong.value ? result.value : null))
+  const spread = computed(() => (spreadResult.value && current.value && spreadResult.value.request === current.value.request ? spreadResult.value.spread : null))
+  const refused = computed(() => (refusal.value && isDraft(refusal.value.request) ? refusal.value : null))
+  const state = computed<'ready' | 'working' | 'refused' | 'wrong input'>(() => (wrong.value ? 'wrong input' : refused.value ? 'refused' : current.value ? 'ready' : 'working'))
+
+  return { result, current, spread, refused, state }
+})

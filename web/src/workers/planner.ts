@@ -1,0 +1,48 @@
+/**
+ * Workers by what they do, so that a slow spread never delays a plan. `Latest` keeps
+ * only the newest question: while one is being answered, a newer one waits and an
+ * older one is forgotten.
+ */
+import { wrap, type Remote } from 'comlink'
+import type { PlannerWorker } from './planner.worker'
+
+export interface Hand {
+  readonly remote: Remote<PlannerWorker>
+  stop(): void
+}
+
+export function hireWorker(): Hand {
+  const worker = new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' })
+  return { remote: wrap<PlannerWorker>(worker), stop: () => worker.terminate() }
+}
+
+export class Latest<Question, Answer> {
+  private asking = false
+  private waiting: { question: Question } | null = null
+
+  constructor(
+    private readonly ask: (question: Question) => Promise<Answer>,
+    private readonly answered: (question: Question, answer: Answer) => void,
+    private readonly failed: (question: Question, error: unknown) => void
+  ) {}
+
+  put(question: Question): void {
+    this.waiting = { question }
+    if (!this.asking) void this.work()
+  }
+
+  private async work(): Promise<void> {
+    this.asking = true
+    while (this.waiting) {
+      const { question } = this.waiting
+      this.waiting = null
+      try {
+        const answer = await this.ask(question)
+        this.answered(question, answer)
+      } catch (error) {
+        this.failed(question, error)
+      }
+    }
+    this.asking = false
+  }
+}
