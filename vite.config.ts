@@ -8,6 +8,11 @@ export default defineConfig({
   root: fileURLToPath(new URL('web', import.meta.url)),
   plugins: [vue()],
   worker: { format: 'es' },
-  build: { outDir: fileURLToPath(new URL('dist/web', import.meta.url)), emptyOutDir: true, chunkSizeWarningLimit: 1200 },
+  build: {
+    outDir: fileURLToPath(new URL('dist/web', import.meta.url)),
+    emptyOutDir: true,
+    assetsInlineLimit: 0,
+    chunkSizeWarningLimit: 1200
+  },
   server: { host: '127.0.0.1', proxy: { '/api': `http://127.0.0.1:${PORT}` } }
 })

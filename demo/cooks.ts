@@ -36,7 +36,11 @@ const EVENINGS: readonly Evening[] = [
     settings: { panC: 215, targetC: 54 },
     lateS: 15,
     off: [0.8, 1.2],
-    outcome: { doneness: 'as wanted', crust: 'good', notes: 'Swing bridge closed for twenty minutes, nobody minded. Pink right up to the rim.' }
+    outcome: {
+      doneness: 'as wanted',
+      crust: 'good',
+      notes: 'Swing bridge closed for twenty minutes, nobody minded. Pink right up to the rim.'
+    }
   },
   {
     id: 'demo-flat-iron',
@@ -46,7 +50,11 @@ const EVENINGS: readonly Evening[] = [
     settings: { panC: 225, targetC: 52, turning: 'every 30 s' },
     lateS: 40,
     off: [2.5, 3],
-    outcome: { doneness: 'over', crust: 'pale', notes: 'Straight from the packet and wet: it hissed grey for a good minute. Dry them next time.' }
+    outcome: {
+      doneness: 'over',
+      crust: 'pale',
+      notes: 'Straight from the packet and wet: it hissed grey for a good minute. Dry them next time.'
+    }
   },
   {
     id: 'demo-rump',
@@ -84,8 +92,18 @@ export async function fillWithDemo(db: Knex, now = Date.now()): Promise<void> {
     const plan = planPanSear(setup, request.targetC)
     const preheatS = preheatSeconds(setup.settings.pan, setup.settings.ring, request.panC, request.room.temperatureC)
     const laidAt = Math.floor(now / DAY_MS) * DAY_MS - evening.daysAgo * DAY_MS + SERVICE_MINUTES * 60_000
-    await cooks.add({ id: evening.id, title: evening.title, createdAt: laidAt - 600_000, request, planned: plannedOf(plan, planSpread(setup, plan), preheatS) })
-    const said = (name: string, seconds: number, what: { kind: 'lit' | 'laid' | 'turned' | 'pulled' | 'carved' } | { kind: 'reading'; coreC: number }): CookEvent => {
+    await cooks.add({
+      id: evening.id,
+      title: evening.title,
+      createdAt: laidAt - 600_000,
+      request,
+      planned: plannedOf(plan, planSpread(setup, plan), preheatS)
+    })
+    const said = (
+      name: string,
+      seconds: number,
+      what: { kind: 'lit' | 'laid' | 'turned' | 'pulled' | 'carved' } | { kind: 'reading'; coreC: number }
+    ): CookEvent => {
       const at = laidAt + Math.round(seconds * 1000)
       return { id: `${evening.id}-${name}`, at, entered: at, ...what }
     }

@@ -52,7 +52,17 @@ export function createApp({ db, log, pages }: AppParts): Express {
   app.use(compression())
 
   const api = express.Router()
-  api.use(rateLimit({ windowMs: 60_000, limit: REQUESTS_A_MINUTE, standardHeaders: 'draft-8', legacyHeaders: false, handler: () => { throw new Problem(429, 'Too many requests', 'Wait a minute and try again.') } }))
+  api.use(
+    rateLimit({
+      windowMs: 60_000,
+      limit: REQUESTS_A_MINUTE,
+      standardHeaders: 'draft-8',
+      legacyHeaders: false,
+      handler: () => {
+        throw new Problem(429, 'Too many requests', 'Wait a minute and try again.')
+      }
+    })
+  )
   api.use(express.json({ limit: BODY_LIMIT }))
   api.get('/health', async (_request, response) => {
     await db.raw('select 1')
@@ -63,7 +73,13 @@ export function createApp({ db, log, pages }: AppParts): Express {
   app.use('/api', api)
 
   if (pages !== null && existsSync(join(pages, 'index.html'))) {
-    app.use(express.static(pages, { index: false, setHeaders: (response, path) => response.setHeader('Cache-Control', path.includes('assets') ? 'public, max-age=31536000, immutable' : 'no-cache') }))
+    app.use(
+      express.static(pages, {
+        index: false,
+        setHeaders: (response, path) =>
+          response.setHeader('Cache-Control', path.includes('assets') ? 'public, max-age=31536000, immutable' : 'no-cache')
+      })
+    )
     app.get(/^\/(?!assets\/).*/, (_request, response) => {
       response.setHeader('Cache-Control', 'no-cache')
       response.sendFile(join(pages, 'index.html'))

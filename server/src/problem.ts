@@ -30,21 +30,28 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
     }
     const problem = problemOf(error)
     if (problem.status >= 500) log.error({ err: error, path: request.path }, 'request failed')
-    response.status(problem.status).type('application/problem+json').json({
-      type: 'about:blank',
-      title: problem.title,
-      status: problem.status,
-      detail: problem.detail,
-      instance: request.originalUrl,
-      ...(problem.problems.length > 0 ? { problems: problem.problems } : {})
-    })
+    response
+      .status(problem.status)
+      .type('application/problem+json')
+      .json({
+        type: 'about:blank',
+        title: problem.title,
+        status: problem.status,
+        detail: problem.detail,
+        instance: request.originalUrl,
+        ...(problem.problems.length > 0 ? { problems: problem.problems } : {})
+      })
   }
 }
 
 function problemOf(error: unknown): Problem {
   if (error instanceof Problem) return error
   if (error instanceof InvalidInputError) return new Problem(422, 'The input cannot be taken', error.message, error.problems)
-  const status = (error as { status?: unknown } | null)?.status
-  if (typeof status === 'number' && status >= 400 && status < 500) return new Problem(status, 'The request cannot be read', (error as Error).message)
+  const { status, type } = (error ?? {}) as { status?: unknown; type?: unknown }
+  if (typeof status === 'number' && status >= 400 && status < 500) {
+    // Only the body reader's own words go out; others may name files of this machine.
+    const words = typeof type === 'string' ? (error as Error).message : 'There is nothing to be had at that address in that way.'
+    return new Problem(status, 'The request cannot be read', words)
+  }
   return new Problem(500, 'Something went wrong here', 'The server failed; what you sent was not kept. Try again.')
 }

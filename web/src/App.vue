@@ -24,11 +24,19 @@ const places = [
     <header :class="{ service }">
       <router-link to="/" class="name">Macellaio</router-link>
       <nav aria-label="Places">
-        <router-link v-for="p in places" :key="p.to" :to="p.to" :class="{ here: route.path.startsWith(p.to) }" :aria-current="route.path.startsWith(p.to) ? 'page' : undefined">
+        <router-link
+          v-for="p in places"
+          :key="p.to"
+          :to="p.to"
+          :class="{ here: route.path.startsWith(p.to) }"
+          :aria-current="route.path.startsWith(p.to) ? 'page' : undefined"
+        >
           {{ p.name }}<span v-if="p.name === 'Stove' && cook.underWay" class="lit" title="A cook is under way"></span>
         </router-link>
       </nav>
-      <p v-if="cook.unsent > 0 && cook.offline" class="offline" role="status">The server does not answer. All is kept here and sent when it does.</p>
+      <p v-if="cook.unsent > 0 && cook.offline" class="offline" role="status">
+        The server does not answer. All is kept here and sent when it does.
+      </p>
       <button type="button" class="units" :aria-label="`Units: ${units.label}. Change`" @click="units.toggle()">{{ units.label }}</button>
     </header>
     <router-view />
@@ -90,11 +98,11 @@ nav a.here {
 .units {
   margin-left: auto;
   align-self: center;
-  border: 0;
+  border: 1px solid var(--rule);
   background: none;
   font: inherit;
   color: var(--ink-2);
-  padding: 8px 10px;
+  padding: 5px 12px;
   cursor: pointer;
   border-radius: 3px;
   white-space: nowrap;
@@ -118,12 +126,20 @@ nav a.here {
 .service nav a.here {
   border-bottom-color: var(--hot);
 }
+.service .units {
+  border-color: #30383c;
+}
 .service .units:hover {
   background: var(--service-2);
   color: var(--chalk);
 }
 .service .offline {
   color: var(--hot);
+}
+@media (max-width: 480px) {
+  .name {
+    display: none;
+  }
 }
 @media (max-width: 760px) {
   header {
@@ -143,8 +159,8 @@ nav a.here {
     font-size: 15px;
   }
   .units {
-    padding: 8px 4px;
-    font-size: 13px;
+    padding: 4px 6px;
+    font-size: 12.5px;
   }
   .offline {
     position: fixed;

@@ -58,7 +58,10 @@ export function plannedOf(plan: PanPlan, spread: Spread | null, preheatS: number
   const { history } = plan
   const every = Math.max(1, Math.ceil(history.time.length / POINTS))
   const kept = history.time.map((_, i) => i).filter(i => i % every === 0 || i === history.time.length - 1)
-  const atCarving = plan.fields.reduce((found, f) => (Math.abs(f.time - plan.carve.time) < Math.abs(found.time - plan.carve.time) ? f : found), plan.fields[0])
+  const atCarving = plan.fields.reduce(
+    (found, f) => (Math.abs(f.time - plan.carve.time) < Math.abs(found.time - plan.carve.time) ? f : found),
+    plan.fields[0]
+  )
   return {
     pullS: tenth(plan.pull.time),
     pullC: hundredth(plan.pull.core),
@@ -93,7 +96,9 @@ const NEAR_PULL_AFTER = 30_000
 export function seenOf(record: Pick<CookRecord, 'events' | 'planned'>): Seen {
   const events = standing(record.events)
   const { laidAt, pulledAt, carvedAt, turns, readings } = progressOf(events)
-  const nearPull = events.filter(e => e.kind === 'reading' && pulledAt !== null && e.at >= pulledAt - NEAR_PULL_BEFORE && e.at <= pulledAt + NEAR_PULL_AFTER)
+  const nearPull = events.filter(
+    e => e.kind === 'reading' && pulledAt !== null && e.at >= pulledAt - NEAR_PULL_BEFORE && e.at <= pulledAt + NEAR_PULL_AFTER
+  )
   const last = nearPull[nearPull.length - 1] as CookEvent | undefined
   const pullS = laidAt !== null && pulledAt !== null ? (pulledAt - laidAt) / 1000 : null
   return {

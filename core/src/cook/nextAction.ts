@@ -26,7 +26,9 @@ export function nextAction(progress: Progress, forecast: PanPlan, preheat: numbe
       return { does: 'laid', due: (progress.litAt ?? 0) + preheat * 1000 }
     case 'in the pan': {
       const turn = forecast.turns[progress.turns] as number | undefined
-      return turn !== undefined && turn < forecast.pull.time ? { does: 'turned', due: since(turn) } : { does: 'pulled', due: since(forecast.pull.time) }
+      return turn !== undefined && turn < forecast.pull.time
+        ? { does: 'turned', due: since(turn) }
+        : { does: 'pulled', due: since(forecast.pull.time) }
     }
     case 'lifted':
       return { does: 'returned', due: null }

@@ -40,7 +40,7 @@ export const ALLOWED: Record<Phase, readonly EventKind[]> = {
   heating: ['laid'],
   'in the pan': ['turned', 'lifted', 'pulled', 'reading'],
   lifted: ['returned', 'pulled', 'reading'],
-  resting: ['reading', 'carved'],
+  resting: ['reading', 'carved', 'returned'],
   carved: ['reading']
 }
 
@@ -48,11 +48,14 @@ export function progressOf(events: readonly CookEvent[]): Progress {
   const stand = standing(events)
   const when = (kind: EventKind): number | null => stand.find(e => e.kind === kind)?.at ?? null
   const laidAt = when('laid')
+  const phase = stand.reduce<Phase>((before, e) => PHASE_AFTER[e.kind] ?? before, 'ready')
+  const off = phase === 'resting' || phase === 'carved'
   return {
-    phase: stand.reduce<Phase>((phase, e) => PHASE_AFTER[e.kind] ?? phase, 'ready'),
+    phase,
     litAt: when('lit'),
     laidAt,
-    pulledAt: when('pulled'),
+    // Put back in the pan, an earlier pull was only a pause.
+    pulledAt: off ? ([...stand].reverse().find(e => e.kind === 'pulled')?.at ?? null) : null,
     carvedAt: when('carved'),
     turns: stand.filter(e => e.kind === 'turned').length,
     readings: stand.flatMap(e => (e.kind === 'reading' && laidAt !== null ? [{ time: (e.at - laidAt) / 1000, coreC: e.coreC }] : []))
@@ -61,20 +64,20 @@ export function progressOf(events: readonly CookEvent[]): Progress {
 
 /** What the piece has been doing since it was laid in, up to `now` or the pull. */
 export function spellsUntil(events: readonly CookEvent[], now: number): Spell[] {
+  const until = Math.min(now, progressOf(events).pulledAt ?? Infinity)
   const spells: Spell[] = []
   let state: Spell['state'] = 'first down'
   let down: Spell['state'] = 'first down'
   let since: number | null = null
   for (const e of standing(events)) {
     if (e.kind === 'laid') since = e.at
-    if (since === null || e.at > now || !MOVES.has(e.kind)) continue
+    if (since === null || e.at > until || !MOVES.has(e.kind)) continue
     if (e.at > since) spells.push({ state, seconds: (e.at - since) / 1000 })
     since = e.at
-    if (e.kind === 'pulled') return spells
     if (e.kind === 'turned') down = down === 'first down' ? 'second down' : 'first down'
-    state = e.kind === 'lifted' ? 'lifted' : down
+    state = e.kind === 'lifted' || e.kind === 'pulled' ? 'lifted' : down
   }
-  if (since !== null && now > since) spells.push({ state, seconds: (now - since) / 1000 })
+  if (since !== null && until > since) spells.push({ state, seconds: (until - since) / 1000 })
   return spells
 }
 

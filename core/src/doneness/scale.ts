@@ -19,32 +19,61 @@ export interface Scale {
   readonly bands: readonly Band[]
 }
 
-const bands = (...rows: readonly (readonly [word: string, from: number, aim: number])[]): Band[] => rows.map(([word, from, aim]) => ({ word, from, aim }))
+const bands = (...rows: readonly (readonly [word: string, from: number, aim: number])[]): Band[] =>
+  rows.map(([word, from, aim]) => ({ word, from, aim }))
 
 export const SCALES: readonly Scale[] = [
   {
     id: 'middle',
     name: 'Middle school',
     says: 'medium rare served at 54',
-    bands: bands(['blue', 0, 46], ['rare', 48, 50], ['medium rare', 52, 54], ['medium', 57, 59], ['medium well', 62, 64], ['well done', 67, 70])
+    bands: bands(
+      ['blue', 0, 46],
+      ['rare', 48, 50],
+      ['medium rare', 52, 54],
+      ['medium', 57, 59],
+      ['medium well', 62, 64],
+      ['well done', 67, 70]
+    )
   },
   {
     id: 'early',
     name: 'Early school',
     says: 'pulled at 48, served at 53',
-    bands: bands(['blue', 0, 45], ['rare', 47, 49], ['medium rare', 51, 53], ['medium', 55, 57], ['medium well', 60, 62], ['well done', 65, 68])
+    bands: bands(
+      ['blue', 0, 45],
+      ['rare', 47, 49],
+      ['medium rare', 51, 53],
+      ['medium', 55, 57],
+      ['medium well', 60, 62],
+      ['well done', 65, 68]
+    )
   },
   {
     id: 'late',
     name: 'Late school',
     says: 'medium rare served at 56',
-    bands: bands(['blue', 0, 47], ['rare', 49, 52], ['medium rare', 54, 56], ['medium', 58, 60], ['medium well', 64, 66], ['well done', 69, 71])
+    bands: bands(
+      ['blue', 0, 47],
+      ['rare', 49, 52],
+      ['medium rare', 54, 56],
+      ['medium', 58, 60],
+      ['medium well', 64, 66],
+      ['well done', 69, 71]
+    )
   },
   {
     id: 'hot',
     name: 'Hot school',
     says: 'rare at 50, medium rare at 60',
-    bands: bands(['blue', 0, 45], ['rare', 48, 50], ['medium rare', 56, 60], ['medium', 62, 65], ['medium well', 67, 69], ['well done', 70, 73])
+    bands: bands(
+      ['blue', 0, 45],
+      ['rare', 48, 50],
+      ['medium rare', 56, 60],
+      ['medium', 62, 65],
+      ['medium well', 67, 69],
+      ['well done', 70, 73]
+    )
   }
 ]
 

@@ -19,7 +19,10 @@ export const GREY_FROM = 65
 const EVEN_WITHIN = 3
 
 export function readSection(field: Field, edgesMm: readonly number[], target: number, boiling: number): SectionReading {
-  const depth = (above: number): [number, number] => [depthFrom(field.hottest, edgesMm, above), depthFrom([...field.hottest].reverse(), fromOtherFace(edgesMm), above)]
+  const depth = (above: number): [number, number] => [
+    depthFrom(field.hottest, edgesMm, above),
+    depthFrom([...field.hottest].reverse(), fromOtherFace(edgesMm), above)
+  ]
   const cells = field.hottest.length
   const thickness = edgesMm[cells]
   let even = 0

@@ -26,7 +26,13 @@ const seconds = (value: number): number => round(value, 1)
 const degrees = (value: number): number => round(value, 2)
 
 /** Where a field of the request stands in a case file. */
-const KEY_IN_FILE: Record<string, string> = { 'piece.cutId': 'piece.cut', panId: 'method.pan', ringId: 'method.ring', panC: 'method.heat', targetC: 'target' }
+const KEY_IN_FILE: Record<string, string> = {
+  'piece.cutId': 'piece.cut',
+  panId: 'method.pan',
+  ringId: 'method.ring',
+  panC: 'method.heat',
+  targetC: 'target'
+}
 
 /**
  * @param input a plan case, as parsed from JSON
@@ -62,12 +68,18 @@ export function answerPlan(input: unknown): object {
       ...(spread ? { spread: { pullS: spread.pull.map(seconds), peakByClockC: spread.peakByClock.map(degrees) } } : {}),
       remarks: [
         ...remarks(request, plan, 'metric'),
-        ...(contradiction ? [`Weight and size disagree: the sizes call for ${Math.round(contradiction.expectedG)} g. Likely culprit: ${contradiction.culprit}${contradiction.slip ? ` (${contradiction.slip})` : ''}.`] : [])
+        ...(contradiction
+          ? [
+              `Weight and size disagree: the sizes call for ${Math.round(contradiction.expectedG)} g. Likely culprit: ${contradiction.culprit}${contradiction.slip ? ` (${contradiction.slip})` : ''}.`
+            ]
+          : [])
       ]
     }
   } catch (error) {
-    if (error instanceof RequestError) throw new InvalidInputError([{ key: KEY_IN_FILE[error.field] ?? error.field, message: error.message }])
-    if (error instanceof InfeasibleError) return { feasible: false, reason: error.message, nearest: { coreC: degrees(error.nearestC), panS: seconds(error.atSeconds) } }
+    if (error instanceof RequestError)
+      throw new InvalidInputError([{ key: KEY_IN_FILE[error.field] ?? error.field, message: error.message }])
+    if (error instanceof InfeasibleError)
+      return { feasible: false, reason: error.message, nearest: { coreC: degrees(error.nearestC), panS: seconds(error.atSeconds) } }
     throw error
   }
 }
@@ -96,9 +108,17 @@ export function answerSimulate(input: unknown): object {
     coldestPoint: { peakC: degrees(outcome.peak.core), atS: seconds(outcome.peak.time) },
     meanC: degrees(history.mean[history.mean.length - 1]),
     surfacesC: outcome.body.surfaces.map(s => degrees(s.temperature)),
-    waterLost: { evaporated: round(history.evaporated[history.evaporated.length - 1], 5), dripped: round(history.dripped[history.dripped.length - 1], 5) },
+    waterLost: {
+      evaporated: round(history.evaporated[history.evaporated.length - 1], 5),
+      dripped: round(history.dripped[history.dripped.length - 1], 5)
+    },
     depthMm: Array.from(subject.grid.centre, z => round(z * 1000, 3)),
-    fields: outcome.fields.map(f => ({ atS: seconds(f.time), temperatureC: f.temperature.map(degrees), hottestC: f.hottest.map(degrees), waterLeft: f.wetness.map(w => round(w, 4)) }))
+    fields: outcome.fields.map(f => ({
+      atS: seconds(f.time),
+      temperatureC: f.temperature.map(degrees),
+      hottestC: f.hottest.map(degrees),
+      waterLeft: f.wetness.map(w => round(w, 4))
+    }))
   }
 }
 
@@ -128,7 +148,14 @@ function programOf(given: SimulateCase): { subject: Subject; stages: Stage[] } {
       default:
         return 'fluid' in f
           ? { kind: 'fixed', at: f.fluid, conductance: f.conductance }
-          : { kind: 'air', air: f.air, walls: f.walls, convection: f.convection, emissivity: f.emissivity, vapour: f.vapour === null ? vapourOf(room) : f.vapour / 1000 }
+          : {
+              kind: 'air',
+              air: f.air,
+              walls: f.walls,
+              convection: f.convection,
+              emissivity: f.emissivity,
+              vapour: f.vapour === null ? vapourOf(room) : f.vapour / 1000
+            }
     }
   }
   return {

@@ -21,13 +21,18 @@ class Unreadable {
 }
 
 /** Text with a unit, turned into a number of `unitOf`; `range` is in the same. */
-function quantity(dimension: Dimension, range: readonly [number, number], unitOf: Unit = baseUnit(dimension)): yup.MixedSchema<number | undefined> {
+function quantity(
+  dimension: Dimension,
+  range: readonly [number, number],
+  unitOf: Unit = baseUnit(dimension)
+): yup.MixedSchema<number | undefined> {
   const unit = unitOf.symbol
   return yup
     .mixed<number>()
     .transform((_, given: unknown) => {
       if (given === undefined) return undefined
-      if (typeof given !== 'string') return new Unreadable(`A ${dimension} is written as text with its unit, such as “${range[0]} ${unit}”.`)
+      if (typeof given !== 'string')
+        return new Unreadable(`A ${dimension} is written as text with its unit, such as “${range[0]} ${unit}”.`)
       try {
         return fromBase(parseQuantity(given, dimension), unitOf)
       } catch (error) {
@@ -42,12 +47,16 @@ function quantity(dimension: Dimension, range: readonly [number, number], unitOf
         const params = { originalValue: context.originalValue as unknown, range: range.map(r => `${r} ${unit}`) }
         if (value instanceof Unreadable) return context.createError({ message: value.message, params })
         const inside = typeof value === 'number' && value >= range[0] && value <= range[1]
-        return inside || context.createError({ message: `“${String(params.originalValue)}” is outside ${range[0]} to ${range[1]} ${unit}.`, params })
+        return (
+          inside ||
+          context.createError({ message: `“${String(params.originalValue)}” is outside ${range[0]} to ${range[1]} ${unit}.`, params })
+        )
       }
     })
 }
 
-const needed = (dimension: Dimension, range: readonly [number, number]): yup.MixedSchema<number> => quantity(dimension, range).required(`This is missing: a ${dimension} with its unit.`)
+const needed = (dimension: Dimension, range: readonly [number, number]): yup.MixedSchema<number> =>
+  quantity(dimension, range).required(`This is missing: a ${dimension} with its unit.`)
 
 const word = <T extends string>(allowed: readonly T[]): yup.StringSchema<T | undefined> =>
   yup
@@ -56,7 +65,9 @@ const word = <T extends string>(allowed: readonly T[]): yup.StringSchema<T | und
     .test({
       name: 'word',
       test: (value, context) =>
-        value === undefined || (allowed as readonly string[]).includes(value) || context.createError({ message: `“${String(value)}” is not one of: ${allowed.join(', ')}.`, params: { originalValue: value } })
+        value === undefined ||
+        (allowed as readonly string[]).includes(value) ||
+        context.createError({ message: `“${String(value)}” is not one of: ${allowed.join(', ')}.`, params: { originalValue: value } })
     })
 
 const share = (range: readonly [number, number]): yup.NumberSchema<number | undefined> =>
@@ -66,7 +77,10 @@ const share = (range: readonly [number, number]): yup.NumberSchema<number | unde
     .typeError('This is a plain number without a unit.')
     .test({
       name: 'share',
-      test: (value, context) => value === undefined || (value >= range[0] && value <= range[1]) || context.createError({ message: `${value} is outside ${range[0]} to ${range[1]}.`, params: { originalValue: value, range } })
+      test: (value, context) =>
+        value === undefined ||
+        (value >= range[0] && value <= range[1]) ||
+        context.createError({ message: `${value} is outside ${range[0]} to ${range[1]}.`, params: { originalValue: value, range } })
     })
 
 const pieceShape = yup
@@ -77,13 +91,18 @@ const pieceShape = yup
     weight: quantity('mass', PIECE_LIMITS.weightG),
     length: quantity('length', PIECE_LIMITS.lengthMm),
     width: quantity('length', PIECE_LIMITS.widthMm),
-    start: quantity('temperature', [-40, PIECE_LIMITS.startC[1]]).required('This is missing: the start temperature.').test({
-      name: 'frozen',
-      test: (value, context) =>
-        !(typeof value === 'number') ||
-        value >= FREEZING_C ||
-        context.createError({ message: `“${String(context.originalValue)}” is frozen. Thaw it first, a day in the fridge for each 2 kg; this engine does not thaw.`, params: { originalValue: context.originalValue as unknown, range: [`${FREEZING_C} °C`, `${PIECE_LIMITS.startC[1]} °C`] } })
-    }),
+    start: quantity('temperature', [-40, PIECE_LIMITS.startC[1]])
+      .required('This is missing: the start temperature.')
+      .test({
+        name: 'frozen',
+        test: (value, context) =>
+          !(typeof value === 'number') ||
+          value >= FREEZING_C ||
+          context.createError({
+            message: `“${String(context.originalValue)}” is frozen. Thaw it first, a day in the fridge for each 2 kg; this engine does not thaw.`,
+            params: { originalValue: context.originalValue as unknown, range: [`${FREEZING_C} °C`, `${PIECE_LIMITS.startC[1]} °C`] }
+          })
+      }),
     surface: word(Object.keys(SURFACES) as SurfaceState[])
   })
   .noUnknown()
@@ -111,10 +130,15 @@ const planShape = yup
         heat: needed('temperature', PAN_LIMITS.panC),
         turning: word(TURNINGS),
         cover: word(['bare', 'loose foil']),
-        rest: yup.mixed<RestLength>().transform((_, given: unknown) => restOf(given)).test({
-          name: 'rest',
-          test: (value: unknown, context) => !(value instanceof Unreadable) || context.createError({ message: value.message, params: { originalValue: context.originalValue as unknown } })
-        })
+        rest: yup
+          .mixed<RestLength>()
+          .transform((_, given: unknown) => restOf(given))
+          .test({
+            name: 'rest',
+            test: (value: unknown, context) =>
+              !(value instanceof Unreadable) ||
+              context.createError({ message: value.message, params: { originalValue: context.originalValue as unknown } })
+          })
       })
       .noUnknown()
       .required('This is missing: the method.'),
@@ -128,7 +152,9 @@ const planShape = yup
       .required('This is missing: the target.')
       .test({
         name: 'one target',
-        test: (value, context) => (value.core === undefined) !== (value.doneness === undefined) || context.createError({ message: 'Give either “core” or “doneness”.' })
+        test: (value, context) =>
+          (value.core === undefined) !== (value.doneness === undefined) ||
+          context.createError({ message: 'Give either “core” or “doneness”.' })
       }),
     room: roomShape,
     spread: yup.boolean().strict()
@@ -172,7 +198,9 @@ function restOf(given: unknown): RestLength | Unreadable | undefined {
   if (typeof given !== 'string') return new Unreadable(sentence)
   try {
     const seconds = parseQuantity(given, 'duration')
-    return seconds >= REST_LIMITS_S[0] && seconds <= REST_LIMITS_S[1] ? { kind: 'clock', seconds } : new Unreadable(`“${given}” is outside 0 to 60 min.`)
+    return seconds >= REST_LIMITS_S[0] && seconds <= REST_LIMITS_S[1]
+      ? { kind: 'clock', seconds }
+      : new Unreadable(`“${given}” is outside 0 to 60 min.`)
   } catch (error) {
     if (error instanceof QuantityError) return new Unreadable(`“${given}” is no rest. ${sentence}`)
     throw error
@@ -251,7 +279,13 @@ type Looked = FaceWord | FluidGiven | { air: number; walls?: number; convection:
 const faceOf = (given: unknown): FaceGiven => {
   const face = given as Looked
   if (typeof face === 'string' || 'fluid' in face) return face
-  return { air: face.air, walls: face.walls ?? face.air, convection: face.convection, emissivity: face.emissivity ?? 0.9, vapour: face.vapour ?? null }
+  return {
+    air: face.air,
+    walls: face.walls ?? face.air,
+    convection: face.convection,
+    emissivity: face.emissivity ?? 0.9,
+    vapour: face.vapour ?? null
+  }
 }
 
 const MOST_SECONDS = 48 * 3600
@@ -270,14 +304,18 @@ const simulateShape = yup
           .object({
             name: yup.string().strict(),
             for: quantity('duration', [0, MOST_SECONDS]),
-            until: yup.object({ core: needed('temperature', [-5, 250]), atMost: needed('duration', [1, MOST_SECONDS]) }).noUnknown().default(undefined),
+            until: yup
+              .object({ core: needed('temperature', [-5, 250]), atMost: needed('duration', [1, MOST_SECONDS]) })
+              .noUnknown()
+              .default(undefined),
             first: face,
             second: face
           })
           .noUnknown()
           .test({
             name: 'one end',
-            test: (value, context) => (value.for === undefined) !== (value.until === undefined) || context.createError({ message: 'Give either “for” or “until”.' })
+            test: (value, context) =>
+              (value.for === undefined) !== (value.until === undefined) || context.createError({ message: 'Give either “for” or “until”.' })
           })
       )
       .required('This is missing: the stages.')
@@ -316,8 +354,10 @@ export function parseSimulateCase(input: unknown): SimulateCase {
   }))
   const inPan = (f: FaceGiven): boolean => f === 'pan'
   stages.forEach((s, i) => {
-    if (inPan(s.first) && inPan(s.second)) throw new InvalidInputError([{ key: `stages[${i}]`, message: 'Only one face can lie in the pan.' }])
-    if ((inPan(s.first) || inPan(s.second)) && !given.pan) throw new InvalidInputError([{ key: 'pan', message: `Stage “${s.name}” needs a pan.` }])
+    if (inPan(s.first) && inPan(s.second))
+      throw new InvalidInputError([{ key: `stages[${i}]`, message: 'Only one face can lie in the pan.' }])
+    if ((inPan(s.first) || inPan(s.second)) && !given.pan)
+      throw new InvalidInputError([{ key: 'pan', message: `Stage “${s.name}” needs a pan.` }])
   })
   return {
     piece: pieceOf(given.piece),

@@ -8,7 +8,7 @@ import type { PlanRequest } from '#core/plan/request'
 import { validate } from './problem'
 import { parseRequest } from './requestSchema'
 
-export const TITLE_LENGTH = 120
+const TITLE_LENGTH = 120
 export const NOTES_LENGTH = 4000
 
 const id = yup
@@ -16,7 +16,14 @@ const id = yup
   .strict()
   .required('This is missing.')
   .matches(/^[A-Za-z0-9_-]{6,40}$/, 'An id is 6 to 40 letters, digits, - or _.')
-const moment = yup.number().strict().typeError('This needs a time in milliseconds.').required('This is missing.').integer().min(0).max(8.64e15)
+const moment = yup
+  .number()
+  .strict()
+  .typeError('This needs a time in milliseconds.')
+  .required('This is missing.')
+  .integer()
+  .min(0)
+  .max(8.64e15)
 const figure = yup.number().strict().typeError('This needs a number.').required('This is missing.')
 const series = yup.array(figure).required('This is missing.').max(2000, 'At most 2000 values.')
 
@@ -38,7 +45,7 @@ const plannedShape = yup
   .noUnknown()
   .required('This is missing.')
 
-export const readingSchema = yup
+const readingSchema = yup
   .number()
   .strict()
   .typeError('A reading is a temperature.')
@@ -49,18 +56,38 @@ export const readingSchema = yup
 const eventShape = yup
   .object({
     id,
-    kind: yup.string().strict().required().oneOf([...EVENT_KINDS], `This may be one of: ${EVENT_KINDS.join(', ')}.`),
+    kind: yup
+      .string()
+      .strict()
+      .required()
+      .oneOf([...EVENT_KINDS], `This may be one of: ${EVENT_KINDS.join(', ')}.`),
     at: moment,
     entered: moment,
-    coreC: yup.number().when('kind', { is: 'reading', then: () => readingSchema, otherwise: s => s.test('none', 'Only a reading has one.', v => v === undefined) }),
-    undoes: yup.string().when('kind', { is: 'undone', then: () => id, otherwise: s => s.test('none', 'Only an undo has one.', v => v === undefined) })
+    coreC: yup.number().when('kind', {
+      is: 'reading',
+      then: () => readingSchema,
+      otherwise: s => s.test('none', 'Only a reading has one.', v => v === undefined)
+    }),
+    undoes: yup
+      .string()
+      .when('kind', { is: 'undone', then: () => id, otherwise: s => s.test('none', 'Only an undo has one.', v => v === undefined) })
   })
   .noUnknown()
 
 const outcomeShape = yup
   .object({
-    doneness: yup.string().strict().nullable().defined('This is missing.').oneOf([...VERDICTS, null], `This may be one of: ${VERDICTS.join(', ')}.`),
-    crust: yup.string().strict().nullable().defined('This is missing.').oneOf([...CRUSTS, null], `This may be one of: ${CRUSTS.join(', ')}.`),
+    doneness: yup
+      .string()
+      .strict()
+      .nullable()
+      .defined('This is missing.')
+      .oneOf([...VERDICTS, null], `This may be one of: ${VERDICTS.join(', ')}.`),
+    crust: yup
+      .string()
+      .strict()
+      .nullable()
+      .defined('This is missing.')
+      .oneOf([...CRUSTS, null], `This may be one of: ${CRUSTS.join(', ')}.`),
     notes: yup.string().strict().defined('This is missing.').max(NOTES_LENGTH, `Notes may have ${NOTES_LENGTH} characters.`)
   })
   .noUnknown()
@@ -77,7 +104,10 @@ const newCookShape = yup
   .noUnknown()
   .required()
 
-const eventsShape = yup.object({ events: yup.array(eventShape).required('The events are missing.').max(500, 'At most 500 events at once.') }).noUnknown().required()
+const eventsShape = yup
+  .object({ events: yup.array(eventShape).required('The events are missing.').max(500, 'At most 500 events at once.') })
+  .noUnknown()
+  .required()
 
 export interface NewCook {
   readonly id: string

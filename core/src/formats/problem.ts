@@ -22,14 +22,21 @@ export class InvalidInputError extends Error {
 }
 
 /** Yup's own findings as problems. */
-export function problemsOf(error: ValidationError): Problem[] {
+function problemsOf(error: ValidationError): Problem[] {
   const found = error.inner.length > 0 ? error.inner : [error]
   return found.flatMap((e): Problem[] => {
     const unknown = e.type === 'noUnknown' ? String(e.params?.['unknown'] ?? '').split(', ') : null
     if (unknown) return unknown.map(name => ({ key: e.path ? `${e.path}.${name}` : name, message: 'There is no such key here.' }))
     const given = e.params?.['originalValue']
     const range = e.params?.['range'] as Problem['range'] | undefined
-    return [{ key: e.path ?? '', message: e.errors[0] ?? e.message, ...(given === undefined ? {} : { value: given }), ...(range === undefined ? {} : { range }) }]
+    return [
+      {
+        key: e.path ?? '',
+        message: e.errors[0] ?? e.message,
+        ...(given === undefined ? {} : { value: given }),
+        ...(range === undefined ? {} : { range })
+      }
+    ]
   })
 }
 

@@ -26,7 +26,10 @@ const within = (range: readonly [number, number], unit: string): yup.NumberSchem
       test(value, context) {
         return Number.isFinite(value) && value >= range[0] && value <= range[1]
           ? true
-          : context.createError({ message: `This may be from ${range[0]} to ${range[1]}${unit ? ` ${unit}` : ''}.`, params: { range, originalValue: value } })
+          : context.createError({
+              message: `This may be from ${range[0]} to ${range[1]}${unit ? ` ${unit}` : ''}.`,
+              params: { range, originalValue: value }
+            })
       }
     })
 

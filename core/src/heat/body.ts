@@ -23,7 +23,7 @@ import { solveTridiagonal } from './tridiagonal'
 import { BOILING_LATENT_HEAT } from './vapour'
 
 /** The heat solve did not settle: a fault of the program, never of the cook. */
-export class ConvergenceError extends Error {
+class ConvergenceError extends Error {
   override readonly name = 'ConvergenceError'
 }
 
@@ -102,7 +102,10 @@ export class Body {
     this.temperature = scratch().fill(start.temperature)
     this.hottest = scratch().fill(start.temperature)
     this.water = scratch().fill(material.rawWater)
-    this.surfaces = [new Surface(start.temperature, start.film[0], start.boiling), new Surface(start.temperature, start.film[1], start.boiling)]
+    this.surfaces = [
+      new Surface(start.temperature, start.film[0], start.boiling),
+      new Surface(start.temperature, start.film[1], start.boiling)
+    ]
     this.heart = new Heart(grid, start.temperature)
     this.curve = new BoilingCurve(start.boiling, material.rawWater)
     this.moisture = material.rawWater > 0 ? new Moisture(grid, material.rawWater, constants) : null
@@ -167,7 +170,9 @@ export class Body {
 
   /** Enthalpy of everything in the cells above 0 °C, J; for the energy balance. */
   get enthalpy(): number {
-    return this.sum(i => integral(this.material.solidsHeat, this.temperature[i]) + this.water[i] * integral(WATER_HEAT, this.temperature[i]))
+    return this.sum(
+      i => integral(this.material.solidsHeat, this.temperature[i]) + this.water[i] * integral(WATER_HEAT, this.temperature[i])
+    )
   }
 
   /** Water in the cells, kg. */

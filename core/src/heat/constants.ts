@@ -11,7 +11,12 @@ interface Constant {
   readonly source: string
 }
 
-const constant = (value: number, low: number, high: number, unit: string, source: string): Constant => ({ value, range: [low, high], unit, source })
+const constant = (value: number, low: number, high: number, unit: string, source: string): Constant => ({
+  value,
+  range: [low, high],
+  unit,
+  source
+})
 
 export const CONSTANT_TABLE = {
   fibreFactor: constant(1.15, 1.0, 1.25, '1', 'heat conducts better along the fibres, which is how steaks are cut; fitted'),
@@ -30,6 +35,4 @@ export const CONSTANT_TABLE = {
 /** The values alone, as the solver takes them; a record so that what is not known can be varied. */
 export type Constants = { readonly [name in keyof typeof CONSTANT_TABLE]: number }
 
-export const CONSTANTS: Constants = Object.fromEntries(
-  Object.entries(CONSTANT_TABLE).map(([name, c]) => [name, c.value])
-) as Constants
+export const CONSTANTS: Constants = Object.fromEntries(Object.entries(CONSTANT_TABLE).map(([name, c]) => [name, c.value])) as Constants

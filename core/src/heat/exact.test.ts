@@ -17,7 +17,13 @@ const DENSITY_HEAT = 3.7e6
 const CONDUCTIVITY = 0.5
 const START = 5
 const FLUID = 60
-const STILL: Material = { density: 1000, solidsHeat: [DENSITY_HEAT, 0, 0], wetConductivity: [CONDUCTIVITY, 0, 0], driedConductivity: CONDUCTIVITY, rawWater: 0 }
+const STILL: Material = {
+  density: 1000,
+  solidsHeat: [DENSITY_HEAT, 0, 0],
+  wetConductivity: [CONDUCTIVITY, 0, 0],
+  driedConductivity: CONDUCTIVITY,
+  rawWater: 0
+}
 
 /** All roots ζ of f below `most`, by sign change and bisection; f must have one root between two neighbours of the scan. */
 function roots(f: (z: number) => number, count: number): number[] {
@@ -51,7 +57,13 @@ const OUTER: Faces = bath => [{ kind: 'closed' }, bath]
 function temperatures(grid: Grid, bi: number, fo: number, faces: Faces): Float64Array {
   const bath: Face = { kind: 'fixed', at: FLUID, conductance: (bi * CONDUCTIVITY) / HALF }
   const seconds = (fo * HALF * HALF * DENSITY_HEAT) / CONDUCTIVITY
-  const subject = { grid, material: STILL, start: { temperature: START, film: [0, 0] as const, boiling: 100 }, plate: null, constants: CONSTANTS }
+  const subject = {
+    grid,
+    material: STILL,
+    start: { temperature: START, film: [0, 0] as const, boiling: 100 },
+    plate: null,
+    constants: CONSTANTS
+  }
   return run(subject, [{ name: 'bath', end: { after: seconds }, faces: faces(bath), burner: null }], KEEP_ENDS).body.temperature
 }
 

@@ -34,13 +34,23 @@ export const COARSE_RESOLUTION: Resolution = { finest: 0.2e-3, growth: 1.18, coa
 export function slabGrid(thickness: number, resolution: Resolution = DEFAULT_RESOLUTION): Grid {
   const half = refinedSteps(thickness / 2, resolution)
   const edge = edgesOf([...half, ...half.slice().reverse()])
-  return build(edge, () => 1, (a, b) => b - a, [thickness / 4, (3 * thickness) / 4])
+  return build(
+    edge,
+    () => 1,
+    (a, b) => b - a,
+    [thickness / 4, (3 * thickness) / 4]
+  )
 }
 
 /** @param radius m */
 export function cylinderGrid(radius: number, resolution: Resolution = DEFAULT_RESOLUTION): Grid {
   const edge = edgesOf(refinedSteps(radius, resolution).reverse())
-  return build(edge, r => 2 * Math.PI * r, (a, b) => Math.PI * (b * b - a * a), [0, radius])
+  return build(
+    edge,
+    r => 2 * Math.PI * r,
+    (a, b) => Math.PI * (b * b - a * a),
+    [0, radius]
+  )
 }
 
 /** Steps from a face inward that add up to `depth`, each no more than `growth` times the one before. */
@@ -63,7 +73,12 @@ function edgesOf(steps: readonly number[]): Float64Array {
   return edge
 }
 
-function build(edge: Float64Array, area: (at: number) => number, volume: (from: number, to: number) => number, heart: readonly [number, number]): Grid {
+function build(
+  edge: Float64Array,
+  area: (at: number) => number,
+  volume: (from: number, to: number) => number,
+  heart: readonly [number, number]
+): Grid {
   const cells = edge.length - 1
   return {
     cells,

@@ -50,7 +50,13 @@ export class Moisture {
    * @param drawn what evaporation takes from the outermost cells, kg/m² each second
    * @param open whether juice can come out at each face
    */
-  step(dt: number, temperature: Float64Array, water: Float64Array, drawn: readonly [number, number], open: readonly [boolean, boolean]): void {
+  step(
+    dt: number,
+    temperature: Float64Array,
+    water: Float64Array,
+    drawn: readonly [number, number],
+    open: readonly [boolean, boolean]
+  ): void {
     const { grid, next, held, conductance, lower, diagonal, upper } = this
     const n = grid.cells
     this.refresh(temperature)
@@ -60,7 +66,8 @@ export class Moisture {
       diagonal[i] = grid.volume[i] / dt + below + above
       lower[i] = -below
       upper[i] = -above
-      next[i] = (grid.volume[i] / dt) * water[i] + (i > 0 ? below * (held[i] - held[i - 1]) : 0) + (i < n - 1 ? above * (held[i] - held[i + 1]) : 0)
+      next[i] =
+        (grid.volume[i] / dt) * water[i] + (i > 0 ? below * (held[i] - held[i - 1]) : 0) + (i < n - 1 ? above * (held[i] - held[i + 1]) : 0)
     }
     for (const side of SIDES) {
       const [cell, edge] = this.outermost(side)

@@ -99,7 +99,8 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
       if (last && peak.core - core > recording.untilPastPeakBy && time >= earliest) done = true
       if (core >= enough) done = true
       dt = Math.min(step * Math.min(GROWTH, steps.kelvin / body.lastChange), steps.longest)
-      if ('coreReaches' in stage.end && core > before) dt = Math.min(dt, Math.max(steps.first, (step * (stage.end.coreReaches - core)) / (core - before)))
+      if ('coreReaches' in stage.end && core > before)
+        dt = Math.min(dt, Math.max(steps.first, (step * (stage.end.coreReaches - core)) / (core - before)))
       if (!done) recorder.take(time, false)
     }
     recorder.take(time, true)
@@ -109,7 +110,16 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
 }
 
 class Recorder {
-  readonly history = { time: [] as number[], core: [] as number[], first: [] as number[], second: [] as number[], mean: [] as number[], plate: [] as (number | null)[], evaporated: [] as number[], dripped: [] as number[] }
+  readonly history = {
+    time: [] as number[],
+    core: [] as number[],
+    first: [] as number[],
+    second: [] as number[],
+    mean: [] as number[],
+    plate: [] as (number | null)[],
+    evaporated: [] as number[],
+    dripped: [] as number[]
+  }
   readonly fields: Field[] = []
   private readonly mass: number
   private nextEntry = 0
@@ -148,7 +158,12 @@ class Recorder {
       this.nextField = time + this.recording.fieldEvery
       const raw = body.material.rawWater
       if (this.fields[this.fields.length - 1]?.time !== time) {
-        this.fields.push({ time, temperature: [...body.temperature], hottest: [...body.hottest], wetness: Array.from(body.water, w => (raw > 0 ? w / raw : 1)) })
+        this.fields.push({
+          time,
+          temperature: [...body.temperature],
+          hottest: [...body.hottest],
+          wetness: Array.from(body.water, w => (raw > 0 ? w / raw : 1))
+        })
       }
     }
   }

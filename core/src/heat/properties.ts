@@ -91,8 +91,11 @@ const RAW_CELSIUS = 5
 export function meatMaterial(raw: Composition, fibreFactor: number, driedConductivity: number): Material {
   const mix = wholeComposition(raw)
   const density = densityOf(mix, RAW_CELSIUS)
-  const combine = (weight: (c: keyof Composition) => number, table: Record<keyof Composition, Quadratic>, of: readonly (keyof Composition)[]): Quadratic =>
-    [0, 1, 2].map(power => of.reduce((sum, c) => sum + weight(c) * table[c][power], 0)) as unknown as Quadratic
+  const combine = (
+    weight: (c: keyof Composition) => number,
+    table: Record<keyof Composition, Quadratic>,
+    of: readonly (keyof Composition)[]
+  ): Quadratic => [0, 1, 2].map(power => of.reduce((sum, c) => sum + weight(c) * table[c][power], 0)) as unknown as Quadratic
   return {
     density,
     solidsHeat: combine(c => mix[c] * density, SPECIFIC_HEAT, ['protein', 'fat', 'ash']),

@@ -55,4 +55,8 @@ export const underFoil = (room: Room, c: Constants): AirFace => ({
 /** Wood under a resting piece warms half-way to it; estimate. */
 const BOARD_WARMED_BY = 10
 
-export const onBoard = (room: Room, c: Constants): FixedFace => ({ kind: 'fixed', at: room.temperatureC + BOARD_WARMED_BY, conductance: c.boardContact })
+export const onBoard = (room: Room, c: Constants): FixedFace => ({
+  kind: 'fixed',
+  at: room.temperatureC + BOARD_WARMED_BY,
+  conductance: c.boardContact
+})

@@ -22,9 +22,15 @@ export interface Contradiction {
 /** Shapes are never quite what the fill factor says; up to this the two agree. */
 const TOLERANCE = 0.25
 
-const SLIPS: readonly { readonly factor: number; readonly words: string }[] = [
+interface Slip {
+  readonly factor: number
+  readonly words: string
+}
+const SIZE_SLIPS: readonly Slip[] = [
   { factor: 25.4, words: 'inches taken for millimetres' },
-  { factor: 10, words: 'centimetres taken for millimetres' },
+  { factor: 10, words: 'centimetres taken for millimetres' }
+]
+const WEIGHT_SLIPS: readonly Slip[] = [
   { factor: 28.35, words: 'ounces taken for grams' },
   { factor: 453.6, words: 'pounds taken for grams' },
   { factor: 2.205, words: 'pounds taken for kilograms' }
@@ -48,7 +54,7 @@ export function findContradiction(piece: Piece, cut: Cut): Contradiction | null 
   const [worst] = suspects
     .map(s => ({ ...s, blame: outside(piece[s.measure], s.usual) - outside(s.wouldFit, s.usual) }))
     .sort((a, b) => b.blame - a.blame)
-  return { ratio, expectedG, culprit: worst.measure, wouldFit: worst.wouldFit, slip: slipOf(worst.wouldFit / piece[worst.measure]) }
+  return { ratio, expectedG, culprit: worst.measure, wouldFit: worst.wouldFit, slip: slipOf(worst.wouldFit / piece[worst.measure], worst.measure === 'weightG' ? WEIGHT_SLIPS : SIZE_SLIPS) }
 }
 
 /** How far a value lies outside its usual range, as a logarithm; a little blame even inside, far from the middle. */
@@ -57,7 +63,7 @@ function outside(value: number, [low, high]: Range): number {
   return off + 0.1 * Math.abs(Math.log(value / Math.sqrt(low * high)))
 }
 
-function slipOf(factor: number): string | null {
+function slipOf(factor: number, slips: readonly Slip[]): string | null {
   const size = Math.max(factor, 1 / factor)
-  return SLIPS.find(s => Math.abs(Math.log(size / s.factor)) < 0.12)?.words ?? null
+  return slips.find(s => Math.abs(Math.log(size / s.factor)) < 0.12)?.words ?? null
 }

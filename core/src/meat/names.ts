@@ -29,10 +29,6 @@ export function findCuts(query: string): NameMatch[] {
   return best.sort((a, b) => a.distance - b.distance)
 }
 
-export function nameIn(cut: Cut, region: Region): string {
-  return cut.regional.find(r => r.region === region)?.names[0] ?? cut.name
-}
-
 function namesOf(cut: Cut): { name: string; region: Region | null }[] {
   return [
     { name: cut.name, region: null },

@@ -17,7 +17,8 @@ import { faceAreaM2, gridOf, SURFACES, type Piece } from '#core/meat/piece'
 
 export type Turning = 'once' | 'twice a side' | 'every 60 s' | 'every 30 s'
 export type Cover = 'bare' | 'loose foil'
-export type RestLength = { readonly kind: 'clock'; readonly seconds: number } | { readonly kind: 'half the cooking time' } | { readonly kind: 'to the peak' }
+export type RestLength =
+  { readonly kind: 'clock'; readonly seconds: number } | { readonly kind: 'half the cooking time' } | { readonly kind: 'to the peak' }
 
 export interface PanSear {
   readonly pan: Pan

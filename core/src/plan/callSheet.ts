@@ -5,7 +5,15 @@
 import { bandEnd, bandOf, scaleById, SCALES } from '#core/doneness/scale'
 import { preheatSeconds } from '#core/kit/pan'
 import { setupOf, coverage, type PlanRequest } from './request'
-import { showDuration, showDurationRange, showLength, shownText, showTemperature, showTemperatureRise, type Shown } from '#core/quantity/format'
+import {
+  showDuration,
+  showDurationRange,
+  showLength,
+  shownText,
+  showTemperature,
+  showTemperatureRise,
+  type Shown
+} from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import type { PanPlan } from './panPlan'
 import { UNKNOWN, type Spread } from './spread'
@@ -40,7 +48,12 @@ export function callSheet(request: PlanRequest, plan: PanPlan, spread: Spread | 
         ? `${shownText(showDuration(plan.pull.time))} if everything is as said. ±${shownText(showLength(UNKNOWN.thicknessMm, system))} of thickness is most of the range; 8 cooks in 10 end inside it. Probe at ${shownText(showDuration(0.92 * spread.pull[0]))}.`
         : 'Working out how sure that is…'
     },
-    { id: 'rest', label: `Rest, ${request.cover}`, shown: showDuration(plan.carve.time - plan.pull.time), why: whyRest(request, plan, system) },
+    {
+      id: 'rest',
+      label: `Rest, ${request.cover}`,
+      shown: showDuration(plan.carve.time - plan.pull.time),
+      why: whyRest(request, plan, system)
+    },
     { id: 'eat', label: 'Peak in the rest', shown: showTemperature(plan.peak.core, system), why: whyEat(request, plan, spread, system) }
   ]
 }
@@ -57,7 +70,8 @@ function whyPan(request: PlanRequest, plan: PanPlan, system: UnitSystem): string
   const { settings, room } = setupOf(request)
   const heat = preheatSeconds(settings.pan, settings.ring, request.panC, room.temperatureC)
   const sag = request.panC - plan.coldestPan
-  const ready = heat === null ? 'This ring only just gets there' : `About ${shownText(showDuration(heat))} of heating over a medium-high ring`
+  const ready =
+    heat === null ? 'This ring only just gets there' : `About ${shownText(showDuration(heat))} of heating over a medium-high ring`
   return `${ready}. With the meat in it the pan falls ${shownText(showTemperatureRise(sag, system))} and recovers. A hotter pan gives more crust and hardly a faster centre.`
 }
 
@@ -74,7 +88,8 @@ function whyRest(request: PlanRequest, plan: PanPlan, system: UnitSystem): strin
   const rest = plan.carve.time - plan.pull.time
   const atCarving = shownText(showTemperature(plan.carve.core, system))
   const foil = request.cover === 'loose foil' ? ' Foil loose, never tucked in: trapped steam softens the crust.' : ''
-  if (rest < toPeak - 30) return `Shorter than the ${shownText(showDuration(toPeak))} to its peak: carved at ${atCarving}, the middle is still on its way up.${foil}`
+  if (rest < toPeak - 30)
+    return `Shorter than the ${shownText(showDuration(toPeak))} to its peak: carved at ${atCarving}, the middle is still on its way up.${foil}`
   if (rest > toPeak + 120) return `It peaks after ${shownText(showDuration(toPeak))} and has cooled to ${atCarving} when you carve.${foil}`
   return `The centre peaks after ${shownText(showDuration(toPeak))}; carve then.${foil}`
 }
@@ -84,7 +99,9 @@ function whyEat(request: PlanRequest, plan: PanPlan, spread: Spread | null, syst
   const band = bandOf(scale, plan.peak.core)
   const late = secondsLate(request, plan)
   const lateness = late === null ? '' : ` You may be ${shownText(showDuration(late))} late before it leaves that band.`
-  const clock = spread ? ` By the clock alone it would end between ${showTemperature(spread.peakByClock[0], system).figure} and ${shownText(showTemperature(spread.peakByClock[2], system))}: trust the probe.` : ''
+  const clock = spread
+    ? ` By the clock alone it would end between ${showTemperature(spread.peakByClock[0], system).figure} and ${shownText(showTemperature(spread.peakByClock[2], system))}: trust the probe.`
+    : ''
   return `${band.word[0].toUpperCase()}${band.word.slice(1)} in the ${scale.name.toLowerCase()}.${lateness}${clock}`
 }
 
@@ -107,16 +124,24 @@ export function remarks(request: PlanRequest, plan: PanPlan, system: UnitSystem)
   const { thicknessMm, count } = request.piece
   const covered = coverage(request)
   if (plan.coldestPan < BROWNING_STOPS) {
-    said.push(`The pan falls to ${shownText(showTemperature(plan.coldestPan, system))}, too cool to brown: fewer pieces, a heavier pan or a stronger ring.`)
+    said.push(
+      `The pan falls to ${shownText(showTemperature(plan.coldestPan, system))}, too cool to brown: fewer pieces, a heavier pan or a stronger ring.`
+    )
   } else if (covered > CROWDED) {
-    said.push(`${count === 1 ? 'The piece covers' : 'The pieces cover'} ${Math.round(covered * 100)} % of the pan: crowded meat steams. Two batches would brown better.`)
+    said.push(
+      `${count === 1 ? 'The piece covers' : 'The pieces cover'} ${Math.round(covered * 100)} % of the pan: crowded meat steams. Two batches would brown better.`
+    )
   }
   if (thicknessMm > THICK_FOR_A_PAN) {
     const grey = (plan.section.greyMm[0] + plan.section.greyMm[1]) / 2
-    said.push(`Past about ${shownText(showLength(THICK_FOR_A_PAN, system))} a pan alone overdoes the outside: here ${shownText(showLength(grey, system))} of grey on each side. Gentler heat would finish it better.`)
+    said.push(
+      `Past about ${shownText(showLength(THICK_FOR_A_PAN, system))} a pan alone overdoes the outside: here ${shownText(showLength(grey, system))} of grey on each side. Gentler heat would finish it better.`
+    )
   }
   if (Math.min(...plan.section.crustMm) < LEAST_CRUST) {
-    said.push('So little time in the pan that the crust is barely there: a hotter pan, a drier surface, or meat straight from the fridge gives it longer.')
+    said.push(
+      'So little time in the pan that the crust is barely there: a hotter pan, a drier surface, or meat straight from the fridge gives it longer.'
+    )
   }
   return said
 }

@@ -4,7 +4,7 @@ import { panStages, panSubject, type Turning } from '#core/method/panSear'
 import { KEEP_ENDS, run } from '#core/heat/program'
 import { followRest, InfeasibleError, planPanSear } from './panPlan'
 import { planSpread } from './spread'
-import { stripSetup } from './setups.fixture'
+import { stripSetup } from '#core/method/setups.fixture'
 
 const pull = (...[piece, settings]: Parameters<typeof stripSetup>): number => planPanSear(stripSetup(piece, settings), 54).pull.time
 
@@ -19,11 +19,17 @@ describe('the pull is early enough that the least cooked point peaks at the targ
 
   it('for any sensible piece and target', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 15, max: 55 }), fc.integer({ min: 2, max: 20 }), fc.integer({ min: 46, max: 68 }), fc.integer({ min: 160, max: 260 }), (thicknessMm, startC, target, panC) => {
-        const plan = planPanSear(stripSetup({ thicknessMm, startC }, { panC, turning: 'every 60 s' }), target)
-        expect(Math.abs(plan.peak.core - target)).toBeLessThan(0.15)
-        expect(plan.pull.core).toBeLessThan(target + 0.15)
-      }),
+      fc.property(
+        fc.integer({ min: 15, max: 55 }),
+        fc.integer({ min: 2, max: 20 }),
+        fc.integer({ min: 46, max: 68 }),
+        fc.integer({ min: 160, max: 260 }),
+        (thicknessMm, startC, target, panC) => {
+          const plan = planPanSear(stripSetup({ thicknessMm, startC }, { panC, turning: 'every 60 s' }), target)
+          expect(Math.abs(plan.peak.core - target)).toBeLessThan(0.15)
+          expect(plan.pull.core).toBeLessThan(target + 0.15)
+        }
+      ),
       { numRuns: 15, seed: 7 }
     )
   })
@@ -122,7 +128,10 @@ describe('a plan made in the middle of a cook', () => {
   })
 
   it('forgotten on the heat: says that it will overshoot, and by what', () => {
-    const forgotten = planPanSear(setup, 54, [{ state: 'first down', seconds: 500 }, { state: 'second down', seconds: 700 }])
+    const forgotten = planPanSear(setup, 54, [
+      { state: 'first down', seconds: 500 },
+      { state: 'second down', seconds: 700 }
+    ])
     expect(forgotten.overshoot).toBe(true)
     expect(forgotten.peak.core).toBeGreaterThan(57)
   })

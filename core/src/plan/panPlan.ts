@@ -128,7 +128,8 @@ class PullSearch {
    */
   find(): Trial {
     const low = this.past.length > 0 ? 0 : SHORTEST_ON_HEAT
-    const coarse = (x: number): number => run(this.coarse, panStages(this.setup, this.spells(x), LONGEST_REST), SEARCHING, COARSE_STEPS).peak.core - this.target
+    const coarse = (x: number): number =>
+      run(this.coarse, panStages(this.setup, this.spells(x), LONGEST_REST), SEARCHING, COARSE_STEPS).peak.core - this.target
     const atLow = coarse(low)
     if (atLow >= 0) return this.already(low, atLow)
     const near = risingRoot(coarse, this.bracket(coarse, low, atLow), 0.5, 1)
@@ -159,7 +160,11 @@ class PullSearch {
     while (bracket.atHigh < 0) {
       if (bracket.high >= LONGEST_ON_HEAT) {
         const reached = bracket.atHigh + this.target
-        throw new InfeasibleError(`Even ${Math.round(bracket.high / 60)} min in the pan would bring the centre only to ${Math.round(reached)} °C.`, reached, bracket.high)
+        throw new InfeasibleError(
+          `Even ${Math.round(bracket.high / 60)} min in the pan would bring the centre only to ${Math.round(reached)} °C.`,
+          reached,
+          bracket.high
+        )
       }
       const next = Math.min(bracket.high * 1.6, LONGEST_ON_HEAT)
       bracket = { low: bracket.high, atLow: bracket.atHigh, high: next, atHigh: f(next) }
@@ -170,7 +175,11 @@ class PullSearch {
   private already(low: number, atLow: number): Trial {
     const peaks = Math.round(atLow + this.target)
     if (this.past.length === 0) {
-      throw new InfeasibleError(`Even ${low} s in the pan would take the centre to ${peaks} °C: the piece is too thin, or already too warm, for ${Math.round(this.target)} °C.`, atLow + this.target, low)
+      throw new InfeasibleError(
+        `Even ${low} s in the pan would take the centre to ${peaks} °C: the piece is too thin, or already too warm, for ${Math.round(this.target)} °C.`,
+        atLow + this.target,
+        low
+      )
     }
     return this.tried(low, 0, true)
   }

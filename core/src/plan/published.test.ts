@@ -9,7 +9,7 @@ import { KEEP_ENDS, run } from '#core/heat/program'
 import { KITCHEN, openAir } from '#core/kit/air'
 import { panSubject } from '#core/method/panSear'
 import { planPanSear } from './panPlan'
-import { stripSetup } from './setups.fixture'
+import { stripSetup } from '#core/method/setups.fixture'
 
 describe('belt grill: both platens at 163 °C, 21.6 mm gap, 25 mm longissimus from 4 °C, 5.7 min to a later peak near 70 °C', () => {
   // Wheeler, Shackelford and Koohmaraie, J. Animal Science 1998 (from memory).
@@ -51,7 +51,11 @@ describe('water bath: time to half a degree below 55 °C from 5 °C', () => {
   ])('%d mm: %d min', (thicknessMm, minutes) => {
     const bath: Face = { kind: 'fixed', at: 55, conductance: 150 }
     const subject = { ...panSubject(stripSetup({ thicknessMm })), plate: null }
-    const outcome = run(subject, [{ name: 'bath', end: { coreReaches: 54.5, atMost: 30000 }, faces: [bath, bath], burner: null }], KEEP_ENDS)
+    const outcome = run(
+      subject,
+      [{ name: 'bath', end: { coreReaches: 54.5, atMost: 30000 }, faces: [bath, bath], burner: null }],
+      KEEP_ENDS
+    )
     const ratio = outcome.stageEnds[0] / 60 / minutes
     expect(ratio).toBeLessThanOrEqual(1)
     expect(ratio).toBeGreaterThanOrEqual(0.65)
@@ -77,13 +81,17 @@ describe('pan cooks (common practice, no source)', () => {
   })
 
   it('thin hanger pieces in a 200 °C pan turned every 30 s: medium rare within a few minutes', () => {
-    const plan = planPanSear(stripSetup({ cutId: 'hanger', thicknessMm: 20, weightG: 250, startC: 10 }, { panC: 200, turning: 'every 30 s' }), 54)
+    const plan = planPanSear(
+      stripSetup({ cutId: 'hanger', thicknessMm: 20, weightG: 250, startC: 10 }, { panC: 200, turning: 'every 30 s' }),
+      54
+    )
     expect(minutes(plan.pull.time)).toBeGreaterThan(2)
     expect(minutes(plan.pull.time)).toBeLessThan(6)
   })
 
   it('skillet over medium heat, turned now and then, to 63–71 °C: 25 mm 12–15 min, 19 mm 8–11 min (trade cookery charts, from memory)', () => {
-    const range = (thicknessMm: number): number[] => [63, 71].map(t => minutes(planPanSear(stripSetup({ thicknessMm }, { panC: 175, turning: 'every 60 s' }), t).pull.time))
+    const range = (thicknessMm: number): number[] =>
+      [63, 71].map(t => minutes(planPanSear(stripSetup({ thicknessMm }, { panC: 175, turning: 'every 60 s' }), t).pull.time))
     const meets = ([low, high]: number[], from: number, to: number): boolean => low <= to && high >= from
     expect(meets(range(25), 12, 15)).toBe(true)
     expect(meets(range(19), 8, 11)).toBe(true)

@@ -51,7 +51,10 @@ export function setupOf(request: PlanRequest): PanSetup {
   const covered = coverage(request)
   if (covered > MOST_OF_FLOOR) {
     const { count } = request.piece
-    throw new RequestError('panId', `${count === 1 ? 'The piece does' : `${count} pieces do`} not fit: ${Math.round(covered * 100)} % of the pan’s floor. Use a larger pan or cook in batches.`)
+    throw new RequestError(
+      'panId',
+      `${count === 1 ? 'The piece does' : `${count} pieces do`} not fit: ${Math.round(covered * 100)} % of the pan’s floor. Use a larger pan or cook in batches.`
+    )
   }
   const hottest = hottestPan(pan, ring, request.room.temperatureC)
   if (request.panC > hottest) throw new RequestError('panC', `This ring brings this pan to ${Math.round(hottest)} °C at most.`)

@@ -37,19 +37,17 @@ const RECORDING: Recording = { every: 10, fieldEvery: Infinity, untilPastPeakBy:
 /** @param plan made for `setup`, of a piece not yet in the pan */
 export function planSpread(setup: PanSetup, plan: PanPlan): Spread {
   const random = new Randomness(SEED)
+  const middle = oneDraw(setup, plan)
   const end = plan.history.time[plan.history.time.length - 1]
   const time = Array.from({ length: POINTS + 1 }, (_, i) => (end * i) / POINTS)
   const columns: number[][] = time.map(() => [])
   const pulls: number[] = []
   const peaks: number[] = []
   for (let i = 0; i < MEMBERS; i++) {
-    const varied = vary(setup, random)
-    const stages = panStages(varied, plan.spells, end - plan.pull.time)
-    const outcome = run(panSubject(varied, COARSE_RESOLUTION), stages, RECORDING, COARSE_STEPS)
-    const { history } = outcome
-    time.forEach((t, k) => columns[k].push(valueAt(history.time, history.core, t)))
-    peaks.push(outcome.peak.core)
-    pulls.push(reaches(varied, plan, history.time, history.core))
+    const draw = oneDraw(vary(setup, random), plan)
+    time.forEach((t, k) => columns[k].push(draw.core(t) - middle.core(t) + valueAt(plan.history.time, plan.history.core, t)))
+    peaks.push(draw.peak - middle.peak + plan.peak.core)
+    pulls.push((draw.pull / middle.pull) * plan.pull.time)
   }
   const three = (values: number[]): Percentiles => [percentile(values, 0.1), percentile(values, 0.5), percentile(values, 0.9)]
   return {
@@ -61,6 +59,25 @@ export function planSpread(setup: PanSetup, plan: PanPlan): Spread {
   }
 }
 
+interface Draw {
+  readonly core: (time: number) => number
+  readonly peak: number
+  /** When the core reads the plan's pull temperature, s. */
+  readonly pull: number
+}
+
+/** The plan's program run on one draw. Coarse, so only the difference between two draws is used. */
+function oneDraw(setup: PanSetup, plan: PanPlan): Draw {
+  const end = plan.history.time[plan.history.time.length - 1]
+  const { history, peak } = run(
+    panSubject(setup, COARSE_RESOLUTION),
+    panStages(setup, plan.spells, end - plan.pull.time),
+    RECORDING,
+    COARSE_STEPS
+  )
+  return { core: t => valueAt(history.time, history.core, t), peak: peak.core, pull: reaches(setup, plan, history.time, history.core) }
+}
+
 /** When this draw's core reads the plan's pull temperature, turned on by the same rhythm for as long as it takes. */
 function reaches(varied: PanSetup, plan: PanPlan, time: readonly number[], core: readonly number[]): number {
   const index = core.findIndex((c, i) => c >= plan.pull.core && time[i] <= plan.pull.time)
@@ -69,7 +86,12 @@ function reaches(varied: PanSetup, plan: PanPlan, time: readonly number[], core:
     return time[index - 1] + share * (time[index] - time[index - 1])
   }
   const stages = panStages(varied, carriedOn(plan.spells), 0)
-  const outcome = run(panSubject(varied, COARSE_RESOLUTION), stages, { every: 5, fieldEvery: Infinity, untilPastPeakBy: Infinity, untilCore: plan.pull.core }, COARSE_STEPS)
+  const outcome = run(
+    panSubject(varied, COARSE_RESOLUTION),
+    stages,
+    { every: 5, fieldEvery: Infinity, untilPastPeakBy: Infinity, untilCore: plan.pull.core },
+    COARSE_STEPS
+  )
   const reached = outcome.history.time
   return reached[reached.length - 1]
 }
@@ -79,7 +101,13 @@ function carriedOn(spells: readonly Spell[]): Spell[] {
   const few = spells.length <= 4
   const last = spells[spells.length - 1]
   const other = last.state === 'first down' ? 'second down' : 'first down'
-  return [...spells, ...Array.from({ length: 2 * spells.length }, (_, i): Spell => ({ state: !few && i % 2 === 0 ? other : last.state, seconds: last.seconds }))]
+  return [
+    ...spells,
+    ...Array.from({ length: 2 * spells.length }, (_, i): Spell => ({
+      state: !few && i % 2 === 0 ? other : last.state,
+      seconds: last.seconds
+    }))
+  ]
 }
 
 function vary(setup: PanSetup, random: Randomness): PanSetup {
@@ -88,7 +116,12 @@ function vary(setup: PanSetup, random: Randomness): PanSetup {
   const air = factor(UNKNOWN.convection, random)
   return {
     ...setup,
-    piece: { ...piece, thicknessMm, startC: piece.startC + (UNKNOWN.startC / EIGHTY) * random.normal(), weightG: (piece.weightG * thicknessMm) / piece.thicknessMm },
+    piece: {
+      ...piece,
+      thicknessMm,
+      startC: piece.startC + (UNKNOWN.startC / EIGHTY) * random.normal(),
+      weightG: (piece.weightG * thicknessMm) / piece.thicknessMm
+    },
     constants: {
       ...constants,
       panContact: constants.panContact * factor(UNKNOWN.contact, random),
@@ -101,4 +134,3 @@ function vary(setup: PanSetup, random: Randomness): PanSetup {
 
 /** A factor whose 80 % range is 1/(1+share) to 1+share. */
 const factor = (share: number, random: Randomness): number => Math.exp((Math.log(1 + share) / EIGHTY) * random.normal())
-

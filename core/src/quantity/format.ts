@@ -35,13 +35,15 @@ export function showTemperatureRise(celsius: number, system: UnitSystem, digits 
 /** A figure to edit: as few decimals as hold it to a tenth of a millimetre, a gram or a tenth of a degree. */
 export function editable(value: number, dimension: Dimension, system: UnitSystem): string {
   const u = shownUnit(dimension, system)
-  const digits = { length: system === 'metric' ? 1 : 2, mass: system === 'metric' ? 0 : 1, temperature: 1, duration: 1, power: 0 }[dimension]
+  const digits = { length: system === 'metric' ? 1 : 2, mass: system === 'metric' ? 0 : 1, temperature: 1, duration: 1, power: 0 }[
+    dimension
+  ]
   return String(Number(fromBase(value, u).toFixed(digits)))
 }
 
 /** Millimetres, or inches to the eighth under 4 in and the quarter above. */
 export function showLength(mm: number, system: UnitSystem, exact = false): Shown {
-  if (system === 'metric') return { figure: tidy(mm, exact || mm < 5 ? 1 : 0), unit: 'mm' }
+  if (system === 'metric') return { figure: tidy(mm, exact || mm < 5 ? 1 : 0).replace(/\.0$/, ''), unit: 'mm' }
   const inches = fromBase(mm, INCH)
   if (exact || inches < 0.25) return { figure: tidy(inches, 2), unit: 'in' }
   return { figure: eighths(inches), unit: 'in' }
@@ -72,9 +74,7 @@ export function showDurationRange(low: number, high: number): Shown {
   const a = showDuration(low)
   const b = showDuration(high)
   if (a.figure === b.figure && a.unit === b.unit) return b
-  return a.unit === b.unit
-    ? { figure: `${a.figure}–${b.figure}`, unit: b.unit }
-    : { figure: `${shownText(a)} – ${b.figure}`, unit: b.unit }
+  return a.unit === b.unit ? { figure: `${a.figure}–${b.figure}`, unit: b.unit } : { figure: `${shownText(a)} – ${b.figure}`, unit: b.unit }
 }
 
 /** A clock running: 0:23, 11:05, 1:02:03. Never negative: lateness is said in words. */

@@ -9,7 +9,17 @@ export class QuantityError extends Error {
   override readonly name = 'QuantityError'
 }
 
-const VULGAR: Record<string, number> = { '½': 1 / 2, '¼': 1 / 4, '¾': 3 / 4, '⅛': 1 / 8, '⅜': 3 / 8, '⅝': 5 / 8, '⅞': 7 / 8, '⅓': 1 / 3, '⅔': 2 / 3 }
+const VULGAR: Record<string, number> = {
+  '½': 1 / 2,
+  '¼': 1 / 4,
+  '¾': 3 / 4,
+  '⅛': 1 / 8,
+  '⅜': 3 / 8,
+  '⅝': 5 / 8,
+  '⅞': 7 / 8,
+  '⅓': 1 / 3,
+  '⅔': 2 / 3
+}
 const NUMBER = String.raw`[+\-−]?\s*(?:\d+(?:[.,]\d+)?\s*[½¼¾⅛⅜⅝⅞⅓⅔]|[½¼¾⅛⅜⅝⅞⅓⅔]|\d+\s+\d+\s*/\s*\d+|\d+\s*/\s*\d+|\d*[.,]?\d+(?:e[+-]?\d+)?)`
 const TERM = new RegExp(String.raw`^\s*(${NUMBER})\s*([^\d\s+\-−½¼¾⅛⅜⅝⅞⅓⅔][^\d+\-−½¼¾⅛⅜⅝⅞⅓⅔]*?)?\s*(?=$|[\d½¼¾⅛⅜⅝⅞⅓⅔])`, 'i')
 
@@ -56,7 +66,13 @@ function unitOf(spelling: string | undefined, dimension: Dimension, bare: Unit |
 }
 
 function wanted(dimension: Dimension): string {
-  const example = { length: '38 mm or 1½ in', mass: '450 g or 1 lb', temperature: '54 °C or 130 °F', duration: '90 s or 8 min', power: '1500 W' }[dimension]
+  const example = {
+    length: '38 mm or 1½ in',
+    mass: '450 g or 1 lb',
+    temperature: '54 °C or 130 °F',
+    duration: '90 s or 8 min',
+    power: '1500 W'
+  }[dimension]
   return `Write it as ${example} (${UNITS[dimension].map(u => u.symbol).join(', ')}).`
 }
 

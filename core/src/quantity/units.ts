@@ -39,10 +39,7 @@ export const UNITS = {
     unit('oz', 28.349523125, ['ounce', 'ounces']),
     unit('lb', 453.59237, ['lbs', 'pound', 'pounds'])
   ],
-  temperature: [
-    unit('°C', 1, ['c', 'celsius', 'degc', 'º c', '° c']),
-    unit('°F', 5 / 9, ['f', 'fahrenheit', 'degf', '° f'], -160 / 9)
-  ],
+  temperature: [unit('°C', 1, ['c', 'celsius', 'degc', 'º c', '° c']), unit('°F', 5 / 9, ['f', 'fahrenheit', 'degf', '° f'], -160 / 9)],
   duration: [
     unit('s', 1, ['sec', 'secs', 'second', 'seconds']),
     unit('min', 60, ['mins', 'minute', 'minutes']),

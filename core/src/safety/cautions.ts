@@ -24,7 +24,10 @@ export function cautionsFor(targetC: number, panC: number, system: UnitSystem): 
     })
   }
   if (panC > OIL_SMOKES) {
-    cautions.push({ id: 'smoke', text: `Above ${shownText(showTemperature(OIL_SMOKES, system))} most oils smoke and may catch: open a window, oil the meat and not the pan, keep a lid at hand.` })
+    cautions.push({
+      id: 'smoke',
+      text: `Above ${shownText(showTemperature(OIL_SMOKES, system))} most oils smoke and may catch: open a window, oil the meat and not the pan, keep a lid at hand.`
+    })
   }
   return cautions
 }

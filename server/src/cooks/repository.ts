@@ -46,7 +46,13 @@ export class CookRepository {
   /** @returns whether it is new; the same cook sent again changes nothing */
   async add(cook: NewCook): Promise<boolean> {
     const added = await this.db('cooks')
-      .insert({ id: cook.id, title: cook.title, created_at: cook.createdAt, request: JSON.stringify(cook.request), planned: JSON.stringify(cook.planned) })
+      .insert({
+        id: cook.id,
+        title: cook.title,
+        created_at: cook.createdAt,
+        request: JSON.stringify(cook.request),
+        planned: JSON.stringify(cook.planned)
+      })
       .onConflict('id')
       .ignore()
       .returning('id')
@@ -58,7 +64,8 @@ export class CookRepository {
     return this.db.transaction(async trx => {
       const cook = await trx('cooks').where({ id: cookId }).first('id')
       if (!cook) return null
-      const last = (await trx('cook_events').where({ cook_id: cookId }).max({ sequence: 'sequence' }).first()) as { sequence: number | null } | undefined
+      const last = (await trx('cook_events').where({ cook_id: cookId }).max({ sequence: 'sequence' }).first()) as
+        { sequence: number | null } | undefined
       let sequence = last?.sequence ?? 0
       for (const event of events) {
         const known = await trx('cook_events').where({ id: event.id }).first('id')
@@ -103,9 +110,17 @@ export class CookRepository {
       void query.andWhereRaw(`lower(title || ' ' || notes || ' ' || request) LIKE ? ESCAPE '\\'`, [pattern])
     }
     const rows = await query
-    const events = await this.db<EventRow & { cook_id: string }>('cook_events').whereIn('cook_id', rows.map(r => r.id)).orderBy('sequence')
+    const events = await this.db<EventRow & { cook_id: string }>('cook_events')
+      .whereIn(
+        'cook_id',
+        rows.map(r => r.id)
+      )
+      .orderBy('sequence')
     return rows.map(row => {
-      const record = recordOf(row, events.filter(e => e.cook_id === row.id))
+      const record = recordOf(
+        row,
+        events.filter(e => e.cook_id === row.id)
+      )
       const { pullS, pullC, peakC } = record.planned
       return {
         id: record.id,

@@ -17,7 +17,10 @@ export function cookRoutes(cooks: CookRepository): Router {
   routes.post('/', async (request, response) => {
     const cook = parseNewCook(request.body)
     const added = await cooks.add(cook)
-    response.status(added ? 201 : 200).location(`/api/cooks/${cook.id}`).json(await cooks.find(cook.id))
+    response
+      .status(added ? 201 : 200)
+      .location(`/api/cooks/${cook.id}`)
+      .json(await cooks.find(cook.id))
   })
 
   routes.get('/:id', async (request, response) => {

@@ -20,16 +20,18 @@ const units = useUnits()
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
 
-const HEIGHT = 318
+const HEIGHT = 290
 const LEFT = 8
 const RIGHT = 54
 const RIBBON = { top: 2, height: 30 }
-const CORE = { top: 52, bottom: 196 }
-const HEAT = { top: 216, bottom: 286 }
+const CORE = { top: 50, bottom: 182 }
+const HEAT = { top: 200, bottom: 258 }
 const AFTER = 75
 
 const start = computed(() => -(props.preheatS ?? 240))
-const end = computed(() => Math.min(Math.max(props.plan.carve.time, props.plan.peak.time) + AFTER, Math.max(last(props.plan.history.time), props.plan.carve.time)))
+const end = computed(() =>
+  Math.min(Math.max(props.plan.carve.time, props.plan.peak.time) + AFTER, Math.max(last(props.plan.history.time), props.plan.carve.time))
+)
 const x = computed(() => scale(start.value, end.value, LEFT, Math.max(width.value - RIGHT, LEFT + 50)))
 const topC = computed(() => Math.ceil((Math.max(props.plan.peak.core, props.plan.target, ...(props.spread?.high ?? [])) + 6) / 10) * 10)
 const core = computed(() => scale(0, topC.value, CORE.bottom, CORE.top))
@@ -59,7 +61,9 @@ const fits = (p: Part): boolean => x.value(p.to) - x.value(p.from) > p.name.leng
 
 const history = computed(() => props.plan.history)
 const read = (series: readonly number[]): number => valueAt(history.value.time, series, props.moment)
-const plateNow = computed(() => (props.moment <= props.plan.pull.time && props.moment >= 0 ? read(history.value.plate.map(p => p ?? 0)) : null))
+const plateNow = computed(() =>
+  props.moment <= props.plan.pull.time && props.moment >= 0 ? read(history.value.plate.map(p => p ?? 0)) : null
+)
 const now = computed(() => {
   const degrees = (c: number): string => shownText(showTemperature(c, units.system))
   const when = props.moment < 0 ? `${showClock(-props.moment)} before` : `${showClock(props.moment)} on`
@@ -80,7 +84,12 @@ function point(event: PointerEvent): void {
 }
 function key(event: KeyboardEvent): void {
   const step = event.shiftKey ? 60 : 10
-  const jumps: Record<string, number> = { ArrowLeft: props.moment - step, ArrowRight: props.moment + step, Home: start.value, End: end.value }
+  const jumps: Record<string, number> = {
+    ArrowLeft: props.moment - step,
+    ArrowRight: props.moment + step,
+    Home: start.value,
+    End: end.value
+  }
   const to = jumps[event.key]
   if (to === undefined) return
   event.preventDefault()
@@ -122,7 +131,9 @@ function last(values: readonly number[]): number {
       <g class="grid">
         <template v-for="t in coreTicks" :key="t.celsius">
           <line :x1="LEFT" :x2="width - RIGHT" :y1="core(t.celsius)" :y2="core(t.celsius)" />
-          <text v-if="Math.abs(core(t.celsius) - core(plan.target)) > 11" :x="width - RIGHT + 8" :y="core(t.celsius) + 4.5">{{ t.label }}</text>
+          <text v-if="Math.abs(core(t.celsius) - core(plan.target)) > 11" :x="width - RIGHT + 8" :y="core(t.celsius) + 4.5">
+            {{ t.label }}
+          </text>
         </template>
         <template v-for="t in heatTicks" :key="`h${t.celsius}`">
           <line :x1="LEFT" :x2="width - RIGHT" :y1="heat(t.celsius)" :y2="heat(t.celsius)" />
@@ -134,11 +145,23 @@ function last(values: readonly number[]): number {
       </g>
 
       <line class="target" :x1="LEFT" :x2="width - RIGHT" :y1="core(plan.target)" :y2="core(plan.target)" />
-      <text class="target" :x="width - RIGHT + 8" :y="core(plan.target) + 4.5">{{ showTemperature(plan.target, units.system).figure }}</text>
+      <text class="target" :x="width - RIGHT + 8" :y="core(plan.target) + 4.5">
+        {{ showTemperature(plan.target, units.system).figure }}
+      </text>
 
       <path v-if="spread" class="band" :d="bandPath(spread.time, spread.low, spread.high, x, core)" />
       <path class="core" :d="linePath(history.time, history.core, x, core)" />
-      <path class="pan" :d="linePath(history.time, history.plate.map((p, i) => (history.time[i] <= plan.pull.time ? p : null)), x, heat)" />
+      <path
+        class="pan"
+        :d="
+          linePath(
+            history.time,
+            history.plate.map((p, i) => (history.time[i] <= plan.pull.time ? p : null)),
+            x,
+            heat
+          )
+        "
+      />
       <path class="face" :d="linePath(history.time, history.first, x, heat)" />
       <path class="face second" :d="linePath(history.time, history.second, x, heat)" />
       <g class="names">
@@ -148,12 +171,18 @@ function last(values: readonly number[]): number {
 
       <line class="pull" :x1="pullX" :x2="pullX" :y1="RIBBON.top + RIBBON.height" :y2="HEAT.bottom" />
       <circle class="pull" :cx="pullX" :cy="core(plan.pull.core)" r="5" />
-      <text class="strong" :x="pullX - 10" :y="core(plan.pull.core) - 9" text-anchor="end">off at {{ shownText(showTemperature(plan.pull.core, units.system)) }}</text>
+      <text class="strong" :x="pullX - 10" :y="core(plan.pull.core) - 9" text-anchor="end">
+        off at {{ shownText(showTemperature(plan.pull.core, units.system)) }}
+      </text>
       <circle class="peak" :cx="peakX" :cy="core(plan.peak.core)" r="4.5" />
-      <text class="strong ox" :x="peakX" :y="core(plan.peak.core) - 11" text-anchor="middle">peak {{ shownText(showTemperature(plan.peak.core, units.system)) }}</text>
+      <text class="strong ox" :x="peakX" :y="core(plan.peak.core) - 11" text-anchor="middle">
+        peak {{ shownText(showTemperature(plan.peak.core, units.system)) }}
+      </text>
 
       <line class="moment" :x1="x(moment)" :x2="x(moment)" :y1="RIBBON.top" :y2="HEAT.bottom" />
-      <text class="moment" :x="Math.min(Math.max(x(moment), 110), width - RIGHT - 100)" :y="HEAT.bottom + 14" text-anchor="middle">{{ now }}</text>
+      <text class="moment" :x="Math.min(Math.max(x(moment), 110), width - RIGHT - 70)" :y="CORE.top - 6" text-anchor="middle">
+        {{ now }}
+      </text>
     </svg>
   </div>
 </template>
@@ -161,7 +190,7 @@ function last(values: readonly number[]): number {
 <style scoped>
 .line {
   width: 100%;
-  height: 318px;
+  height: 290px;
   cursor: crosshair;
   touch-action: pan-y;
   border-radius: 2px;

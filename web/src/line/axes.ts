@@ -21,7 +21,8 @@ export function minuteTicks(from: number, to: number, width: number): { seconds:
   const minutes = (to - from) / 60
   const step = MINUTE_STEPS.find(s => minutes / s <= width / 70) ?? 120
   const ticks: { seconds: number; label: string }[] = []
-  for (let m = Math.ceil(from / 60 / step) * step; m * 60 <= to; m += step) ticks.push({ seconds: m * 60, label: m === 0 ? 'on' : m > 0 ? `+${m}` : `−${-m}` })
+  for (let m = Math.ceil(from / 60 / step) * step; m * 60 <= to; m += step)
+    ticks.push({ seconds: m * 60, label: m === 0 ? 'on' : m > 0 ? `+${m}` : `−${-m}` })
   return ticks
 }
 

@@ -50,7 +50,11 @@ const bottom = computed(() => frame.value.top + props.thicknessMm * scale.value)
 /** The first face lies below: depth z from it is drawn upward. */
 const stops = computed(() => {
   const t = props.thicknessMm
-  if (!props.field) return [{ at: 0, colour: cookedColour(0) }, { at: 1, colour: cookedColour(0) }]
+  if (!props.field)
+    return [
+      { at: 0, colour: cookedColour(0) },
+      { at: 1, colour: cookedColour(0) }
+    ]
   return props.field.hottest
     .map((T, i) => ({ at: 1 - (props.edgesMm[i] + props.edgesMm[i + 1]) / 2 / t, colour: cookedColour(T) }))
     .reverse()
@@ -71,16 +75,21 @@ const marks = computed((): Mark[] => {
   if (!field || props.plain) return []
   const px = (depth: number): number => frame.value.top + (props.thicknessMm - depth) * scale.value
   const top = (celsius: number): number | undefined => {
-    const depths = isotherm({ ...field, time: 0, temperature: [], wetness: [] }, props.edgesMm, celsius).filter(d => d > props.thicknessMm / 2)
+    const depths = isotherm({ ...field, time: 0, temperature: [], wetness: [] }, props.edgesMm, celsius).filter(
+      d => d > props.thicknessMm / 2
+    )
     return depths[depths.length - 1]
   }
   const found: { depth: number; text: string; strong: boolean }[] = []
   const crust = top(104)
-  if (crust !== undefined) found.push({ depth: crust, text: `crust ${shownText(showLength(props.thicknessMm - crust, units.system, true))}`, strong: false })
+  if (crust !== undefined)
+    found.push({ depth: crust, text: `crust ${shownText(showLength(props.thicknessMm - crust, units.system, true))}`, strong: false })
   const grey = top(GREY_FROM)
-  if (grey !== undefined) found.push({ depth: grey, text: `grey to here, past ${shownText(showTemperature(GREY_FROM, units.system))}`, strong: false })
+  if (grey !== undefined)
+    found.push({ depth: grey, text: `grey to here, past ${shownText(showTemperature(GREY_FROM, units.system))}`, strong: false })
   const pink = top(58)
-  if (pink !== undefined && grey !== undefined && props.core !== null && props.core < 56) found.push({ depth: pink, text: `pink below ${shownText(showTemperature(58, units.system))}`, strong: false })
+  if (pink !== undefined && grey !== undefined && props.core !== null && props.core < 56)
+    found.push({ depth: pink, text: `pink below ${shownText(showTemperature(58, units.system))}`, strong: false })
   let last = -Infinity
   const middle = px(props.thicknessMm / 2)
   return found.map(f => {
@@ -130,9 +139,18 @@ const said = computed(() =>
       </defs>
 
       <g v-if="!plain" class="ruler">
-        <line v-for="t in ticks" :key="t.mm" :x1="LEFT - 6 - t.length" :x2="LEFT - 6" :y1="bottom - t.mm * scale" :y2="bottom - t.mm * scale" />
-        <text v-for="t in ticks.filter(k => k.label)" :key="`l${t.mm}`" :x="LEFT - 26" :y="bottom - t.mm * scale + 4.5" text-anchor="end">{{ t.label }}</text>
-        <text :x="LEFT - 26" :y="Math.min(bottom + 16, height - 1)" text-anchor="end" class="unit">{{ units.system === 'metric' ? 'mm' : 'in' }}</text>
+        <line
+          v-for="t in ticks"
+          :key="t.mm"
+          :x1="LEFT - 6 - t.length"
+          :x2="LEFT - 6"
+          :y1="bottom - t.mm * scale"
+          :y2="bottom - t.mm * scale"
+        />
+        <text v-for="t in ticks.filter(k => k.label)" :key="`l${t.mm}`" :x="LEFT - 26" :y="bottom - t.mm * scale + 4.5" text-anchor="end">
+          {{ t.label }}
+        </text>
+        <text :x="LEFT - 26" :y="10" text-anchor="end" class="unit">{{ units.system === 'metric' ? 'mm' : 'in' }}</text>
       </g>
 
       <g :transform="`translate(${frame.left} ${frame.top}) scale(${scale})`">

@@ -8,14 +8,17 @@ import { nanoid } from 'nanoid'
 import { computed, ref } from 'vue'
 import { NO_OUTCOME, plannedOf, type CookRecord, type Outcome } from '#core/book/record'
 import { standing, undoable, type CookEvent } from '#core/cook/events'
-import { progressOf } from '#core/cook/progress'
+import { ALLOWED, progressOf } from '#core/cook/progress'
 import { parseEvents, parseNewCook, type NewCook } from '#core/formats/cookSchema'
 import type { Spread } from '#core/plan/spread'
 import { api, RefusedError, UnreachableError } from '../api/client'
 import { kept } from './kept'
 import type { PlanResult } from './planner'
 
-export type Said = { kind: 'lit' | 'laid' | 'turned' | 'lifted' | 'returned' | 'pulled' | 'carved' } | { kind: 'reading'; coreC: number } | { kind: 'undone'; undoes: string }
+export type Said =
+  | { kind: 'lit' | 'laid' | 'turned' | 'lifted' | 'returned' | 'pulled' | 'carved' }
+  | { kind: 'reading'; coreC: number }
+  | { kind: 'undone'; undoes: string }
 
 type Letter = { readonly cookId: string } & (
   | { readonly kind: 'begin'; readonly cook: NewCook }
@@ -33,7 +36,11 @@ function parseCook(stored: unknown): CookRecord | null {
 
 export const useCook = defineStore('cook', () => {
   const cook = kept<CookRecord | null>('macellaio.cook', () => null, parseCook)
-  const outbox = kept<readonly Letter[]>('macellaio.outbox', () => [], stored => (Array.isArray(stored) ? (stored as Letter[]) : []))
+  const outbox = kept<readonly Letter[]>(
+    'macellaio.outbox',
+    () => [],
+    stored => (Array.isArray(stored) ? (stored as Letter[]) : [])
+  )
   const offline = ref(false)
   const refused = ref<string | null>(null)
   let sending = false
@@ -45,14 +52,21 @@ export const useCook = defineStore('cook', () => {
   const canUndo = computed(() => (cook.value ? undoable(cook.value.events) : null))
 
   function begin(title: string, result: PlanResult, spread: Spread | null): void {
-    const fresh: NewCook = { id: nanoid(12), title, createdAt: Date.now(), request: result.request, planned: plannedOf(result.plan, spread, result.preheatS) }
+    const fresh: NewCook = {
+      id: nanoid(12),
+      title,
+      createdAt: Date.now(),
+      request: result.request,
+      planned: plannedOf(result.plan, spread, result.preheatS)
+    }
     cook.value = { ...fresh, events: [], outcome: NO_OUTCOME }
     post({ kind: 'begin', cookId: fresh.id, cook: fresh })
   }
 
   /** @param at when it happened, epoch ms; never before what is already written down */
   function say(said: Said, at: number = Date.now()): void {
-    if (!cook.value) return
+    if (!cook.value || !progress.value) return
+    if (said.kind !== 'undone' && !ALLOWED[progress.value.phase].includes(said.kind)) return
     const earliest = Math.max(0, ...standing(cook.value.events).map(e => e.at))
     const event: CookEvent = { id: nanoid(12), at: Math.max(at, said.kind === 'undone' ? 0 : earliest), entered: Date.now(), ...said }
     cook.value = { ...cook.value, events: [...cook.value.events, event] }

@@ -15,7 +15,11 @@ import { kept } from './kept'
 
 export const useDraft = defineStore('draft', () => {
   const request = kept<PlanRequest>('macellaio.draft', () => FIRST_REQUEST, parseRequest)
-  const touched = kept<boolean>('macellaio.touched', () => false, stored => stored === true)
+  const touched = kept<boolean>(
+    'macellaio.touched',
+    () => false,
+    stored => stored === true
+  )
   /** What was typed and cannot be read, by field. */
   const problems = reactive<Record<string, string>>({})
 
@@ -40,7 +44,12 @@ export const useDraft = defineStore('draft', () => {
     const middle = ([low, high]: readonly [number, number]): number => Math.round((low + high) / 2)
     const { shape } = chosen
     const lengthMm = middle(shape.lengthMm)
-    const sizes = { thicknessMm: middle(shape.thicknessMm), lengthMm, widthMm: shape.outline === 'round' ? lengthMm : middle(shape.widthMm), startC: request.value.piece.startC }
+    const sizes = {
+      thicknessMm: middle(shape.thicknessMm),
+      lengthMm,
+      widthMm: shape.outline === 'round' ? lengthMm : middle(shape.widthMm),
+      startC: request.value.piece.startC
+    }
     changePiece({ cutId: chosen.id, count: 1, ...sizes, weightG: Math.round(weightFromSize(sizes, chosen) / 10) * 10 })
     for (const field of Object.keys(problems)) delete problems[field]
   }

@@ -32,7 +32,11 @@ export const usePlanner = defineStore('planner', () => {
     (request, answer) => {
       if ('plan' in answer) {
         const { settings, room } = setupOf(request)
-        result.value = { request, plan: answer.plan, preheatS: preheatSeconds(settings.pan, settings.ring, request.panC, room.temperatureC) }
+        result.value = {
+          request,
+          plan: answer.plan,
+          preheatS: preheatSeconds(settings.pan, settings.ring, request.panC, room.temperatureC)
+        }
         refusal.value = null
         if (isDraft(request)) void workOutSpread(request, answer.plan)
       } else {
@@ -67,9 +71,13 @@ export const usePlanner = defineStore('planner', () => {
   const wrong = computed(() => draft.firstProblem)
   /** The plan for exactly what is on the screen; null while it is worked out or where it cannot be. */
   const current = computed(() => (result.value && isDraft(result.value.request) && !wrong.value ? result.value : null))
-  const spread = computed(() => (spreadResult.value && current.value && spreadResult.value.request === current.value.request ? spreadResult.value.spread : null))
+  const spread = computed(() =>
+    spreadResult.value && current.value && spreadResult.value.request === current.value.request ? spreadResult.value.spread : null
+  )
   const refused = computed(() => (refusal.value && isDraft(refusal.value.request) ? refusal.value : null))
-  const state = computed<'ready' | 'working' | 'refused' | 'wrong input'>(() => (wrong.value ? 'wrong input' : refused.value ? 'refused' : current.value ? 'ready' : 'working'))
+  const state = computed<'ready' | 'working' | 'refused' | 'wrong input'>(() =>
+    wrong.value ? 'wrong input' : refused.value ? 'refused' : current.value ? 'ready' : 'working'
+  )
 
   return { result, current, spread, refused, state }
 })

@@ -5,7 +5,11 @@ import type { UnitSystem } from '#core/quantity/units'
 import { kept } from './kept'
 
 export const useUnits = defineStore('units', () => {
-  const system = kept<UnitSystem>('macellaio.units', () => 'metric', stored => (stored === 'us' ? 'us' : 'metric'))
+  const system = kept<UnitSystem>(
+    'macellaio.units',
+    () => 'metric',
+    stored => (stored === 'us' ? 'us' : 'metric')
+  )
   const label = computed(() => (system.value === 'metric' ? 'mm · °C · g' : 'in · °F · oz'))
   const toggle = (): void => {
     system.value = system.value === 'metric' ? 'us' : 'metric'

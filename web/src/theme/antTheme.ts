@@ -17,7 +17,7 @@ export const antTheme: ThemeConfig = {
     colorBgElevated: '#f8f9f6',
     colorBgLayout: '#eef0ec',
     borderRadius: 3,
-    controlHeight: 36,
+    controlHeight: 32,
     fontFamily: "'Hanken Grotesk Variable', system-ui, sans-serif",
     fontSize: 15,
     motionDurationMid: '0.12s',

@@ -2,7 +2,11 @@
 /** One of a few, all in sight: a labelled row of radio buttons in one bar. */
 import { useId } from 'vue'
 
-defineProps<{ modelValue: T; label: string; options: readonly { readonly value: T; readonly label: string; readonly hint?: string | undefined }[] }>()
+defineProps<{
+  modelValue: T
+  label: string
+  options: readonly { readonly value: T; readonly label: string; readonly hint?: string | undefined }[]
+}>()
 defineEmits<{ 'update:modelValue': [value: T] }>()
 const name = useId()
 </script>
@@ -27,10 +31,10 @@ fieldset {
   min-width: 0;
 }
 legend {
-  font-size: 13.5px;
+  font-size: 13px;
   color: var(--ink-2);
   padding: 0;
-  margin-bottom: 4px;
+  margin-bottom: 2px;
 }
 .bar {
   display: flex;
@@ -46,7 +50,7 @@ legend {
 label {
   position: relative;
   flex: 1 1 auto;
-  padding: 7px 12px;
+  padding: 5px 10px;
   background: #f8f9f6;
   cursor: pointer;
   white-space: nowrap;

@@ -65,7 +65,8 @@ function step(event: KeyboardEvent, direction: 1 | -1): void {
   const value = read(text.value)
   if (value === null) return
   event.preventDefault()
-  const by = props.dimension === 'length' && units.system === 'us' ? 0.125 : props.dimension === 'mass' ? (units.system === 'us' ? 0.5 : 10) : 1
+  const by =
+    props.dimension === 'length' && units.system === 'us' ? 0.125 : props.dimension === 'mass' ? (units.system === 'us' ? 0.5 : 10) : 1
   typed(String(Number((fromBase(value, unit.value) + direction * by).toFixed(3))))
 }
 </script>
@@ -95,11 +96,11 @@ function step(event: KeyboardEvent, direction: 1 | -1): void {
 .quantity {
   display: flex;
   flex-direction: column;
-  gap: 4px;
+  gap: 2px;
   min-width: 0;
 }
 label {
-  font-size: 13.5px;
+  font-size: 13px;
   color: var(--ink-2);
 }
 .problem {

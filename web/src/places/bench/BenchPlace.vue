@@ -6,7 +6,7 @@ import { RouterLink, useRouter } from 'vue-router'
 import { floorAreaM2, panById } from '#core/kit/pan'
 import { faceAreaM2, PIECE_LIMITS, SURFACES, weightFromSize, type Piece, type SurfaceState } from '#core/meat/piece'
 import type { Measure } from '#core/meat/contradiction'
-import { showLength, showMass, shownText } from '#core/quantity/format'
+import { showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import SectionDrawing from '../../section/SectionDrawing.vue'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
 import QuantityField from '../../ui/QuantityField.vue'
@@ -19,7 +19,11 @@ const router = useRouter()
 
 const piece = computed(() => draft.request.piece)
 const round = computed(() => draft.cut.shape.outline === 'round')
-const surfaces = (Object.keys(SURFACES) as SurfaceState[]).map(value => ({ value, label: SURFACES[value].label, hint: SURFACES[value].means }))
+const surfaces = (Object.keys(SURFACES) as SurfaceState[]).map(value => ({
+  value,
+  label: SURFACES[value].label,
+  hint: SURFACES[value].means
+}))
 
 const usual = (range: readonly [number, number], show: (v: number) => string): string => `usually ${show(range[0])} to ${show(range[1])}`
 const length = (mm: number): string => shownText(showLength(mm, units.system))
@@ -48,10 +52,16 @@ function mend(): void {
 }
 
 const area = computed(() => faceAreaM2(piece.value, draft.cut))
-const areaText = computed(() => (units.system === 'metric' ? `${Math.round(area.value * 1e4)} cm²` : `${Math.round(area.value * 1550)} sq in`))
+const areaText = computed(() =>
+  units.system === 'metric' ? `${Math.round(area.value * 1e4)} cm²` : `${Math.round(area.value * 1550)} sq in`
+)
 const pan = computed(() => panById(draft.request.panId))
 const covered = computed(() => (pan.value ? Math.round(((area.value * piece.value.count) / floorAreaM2(pan.value)) * 100) : 0))
 const called = computed(() => mass(weightFromSize(piece.value, draft.cut)))
+const fridge = computed(
+  () =>
+    `a fridge is about ${shownText(showTemperature(4, units.system))}; half an hour out adds ${showTemperatureRise(3, units.system).figure} to ${shownText(showTemperatureRise(6, units.system))}`
+)
 const filmText = computed(() => {
   const grams = SURFACES[piece.value.surface].filmKgM2 * 2 * area.value * 1000
   return units.system === 'metric' ? `${grams.toFixed(1)} g` : `${(grams / 28.35).toFixed(2)} oz`
@@ -62,40 +72,120 @@ const filmText = computed(() => {
   <div class="place">
     <main>
       <h1>{{ draft.cut.name }} on the bench</h1>
-      <p class="quiet">Measure the thickness with a ruler at the middle: five millimetres is the difference between rare and grey. <router-link to="/counter">Another cut</router-link></p>
+      <p class="quiet">
+        Measure the thickness with a ruler at the middle: five millimetres is the difference between rare and grey.
+        <router-link to="/counter">Another cut</router-link>
+      </p>
 
-      <section-drawing class="drawing" :width-mm="piece.widthMm" :thickness-mm="piece.thicknessMm" :fat-edge="draft.cut.fatEdge" :fat-share="draft.cut.composition.fat" :field="null" :edges-mm="[]" :core="null" :height="250" />
+      <section-drawing
+        class="drawing"
+        :width-mm="piece.widthMm"
+        :thickness-mm="piece.thicknessMm"
+        :fat-edge="draft.cut.fatEdge"
+        :fat-share="draft.cut.composition.fat"
+        :field="null"
+        :edges-mm="[]"
+        :core="null"
+        :height="250"
+      />
 
       <div class="fields">
-        <quantity-field label="Thickness" dimension="length" :range="PIECE_LIMITS.thicknessMm" :model-value="piece.thicknessMm" :hint="usual(draft.cut.shape.thicknessMm, length)" @update:model-value="v => measure({ thicknessMm: v })" @problem="m => draft.complain('Thickness', m)" />
-        <quantity-field label="Weight of one" dimension="mass" :range="PIECE_LIMITS.weightG" :model-value="piece.weightG" :hint="usual(draft.cut.shape.weightG, mass)" @update:model-value="v => measure({ weightG: v })" @problem="m => draft.complain('Weight', m)" />
-        <quantity-field :label="round ? 'Diameter' : 'Length'" dimension="length" :range="PIECE_LIMITS.lengthMm" :model-value="piece.lengthMm" :hint="usual(draft.cut.shape.lengthMm, length)" @update:model-value="v => measure({ lengthMm: v })" @problem="m => draft.complain(round ? 'Diameter' : 'Length', m)" />
-        <quantity-field v-if="!round" label="Width" dimension="length" :range="PIECE_LIMITS.widthMm" :model-value="piece.widthMm" :hint="usual(draft.cut.shape.widthMm, length)" @update:model-value="v => measure({ widthMm: v })" @problem="m => draft.complain('Width', m)" />
-        <quantity-field label="Temperature inside" dimension="temperature" :range="PIECE_LIMITS.startC" :model-value="piece.startC" hint="a fridge is about 4; half an hour out adds 3 to 6" @update:model-value="v => measure({ startC: v })" @problem="m => draft.complain('Temperature inside', m)" />
-        <choice-row class="count" label="How many together" :model-value="String(piece.count)" :options="['1', '2', '3', '4'].map(n => ({ value: n, label: n }))" @update:model-value="v => measure({ count: Number(v) })" />
+        <quantity-field
+          label="Thickness"
+          dimension="length"
+          :range="PIECE_LIMITS.thicknessMm"
+          :model-value="piece.thicknessMm"
+          :hint="usual(draft.cut.shape.thicknessMm, length)"
+          @update:model-value="v => measure({ thicknessMm: v })"
+          @problem="m => draft.complain('Thickness', m)"
+        />
+        <quantity-field
+          label="Weight of one"
+          dimension="mass"
+          :range="PIECE_LIMITS.weightG"
+          :model-value="piece.weightG"
+          :hint="usual(draft.cut.shape.weightG, mass)"
+          @update:model-value="v => measure({ weightG: v })"
+          @problem="m => draft.complain('Weight', m)"
+        />
+        <quantity-field
+          :label="round ? 'Diameter' : 'Length'"
+          dimension="length"
+          :range="PIECE_LIMITS.lengthMm"
+          :model-value="piece.lengthMm"
+          :hint="usual(draft.cut.shape.lengthMm, length)"
+          @update:model-value="v => measure({ lengthMm: v })"
+          @problem="m => draft.complain(round ? 'Diameter' : 'Length', m)"
+        />
+        <quantity-field
+          v-if="!round"
+          label="Width"
+          dimension="length"
+          :range="PIECE_LIMITS.widthMm"
+          :model-value="piece.widthMm"
+          :hint="usual(draft.cut.shape.widthMm, length)"
+          @update:model-value="v => measure({ widthMm: v })"
+          @problem="m => draft.complain('Width', m)"
+        />
+        <quantity-field
+          label="Temperature inside"
+          dimension="temperature"
+          :range="PIECE_LIMITS.startC"
+          :model-value="piece.startC"
+          :hint="fridge"
+          @update:model-value="v => measure({ startC: v })"
+          @problem="m => draft.complain('Temperature inside', m)"
+        />
+        <choice-row
+          class="count"
+          label="How many together"
+          :model-value="String(piece.count)"
+          :options="['1', '2', '3', '4'].map(n => ({ value: n, label: n }))"
+          @update:model-value="v => measure({ count: Number(v) })"
+        />
       </div>
       <choice-row label="Surface" :model-value="piece.surface" :options="surfaces" @update:model-value="v => measure({ surface: v })" />
-      <p class="quiet surface">{{ SURFACES[piece.surface].means }}: about {{ filmText }} of water on both faces has to boil off before they brown.</p>
+      <p class="quiet surface">
+        {{ SURFACES[piece.surface].means }}: about {{ filmText }} of water on both faces has to boil off before they brown.
+      </p>
     </main>
 
     <aside class="slate" aria-label="What the measures say">
       <h2>Do they agree?</h2>
       <template v-if="draft.contradiction">
         <p class="verdict wrong" role="alert">
-          These sizes call for <strong>{{ mass(draft.contradiction.expectedG) }}</strong>, the scale says <strong>{{ mass(piece.weightG) }}</strong>.
+          These sizes call for <strong>{{ mass(draft.contradiction.expectedG) }}</strong>, the scale says
+          <strong>{{ mass(piece.weightG) }}</strong>.
         </p>
         <p class="verdict">
-          Likeliest culprit: the <strong>{{ culpritName }}</strong><template v-if="draft.contradiction.slip">, {{ draft.contradiction.slip }}</template>. {{ fit }} would fit the rest.
+          Likeliest culprit: the <strong>{{ culpritName }}</strong><template v-if="draft.contradiction.slip"
+            >, {{ draft.contradiction.slip }}</template
+          >. {{ fit }} would fit the rest.
         </p>
         <a-button class="mend" @click="mend">Make the {{ culpritName }} {{ fit }}</a-button>
       </template>
-      <p v-else class="verdict">Yes: sizes and weight fit a {{ draft.cut.name.toLowerCase() }}. These sizes call for {{ called }}, within a quarter of what the scale says.</p>
+      <p v-else class="verdict">
+        Yes: sizes and weight fit a {{ draft.cut.name.toLowerCase() }}. These sizes call for {{ called }}, within a quarter of what the
+        scale says.
+      </p>
       <hr />
       <dl>
-        <div><dt>One face</dt><dd>{{ areaText }}</dd></div>
-        <div><dt>In the {{ pan?.name.toLowerCase() }}</dt><dd>{{ covered }} % of its floor</dd></div>
-        <div><dt>Grain</dt><dd>{{ draft.cut.grain }}</dd></div>
-        <div><dt>Mind</dt><dd>{{ draft.cut.pitfall }}</dd></div>
+        <div>
+          <dt>One face</dt>
+          <dd>{{ areaText }}</dd>
+        </div>
+        <div>
+          <dt>In the {{ pan?.name.toLowerCase() }}</dt>
+          <dd>{{ covered }} % of its floor</dd>
+        </div>
+        <div>
+          <dt>Grain</dt>
+          <dd>{{ draft.cut.grain }}</dd>
+        </div>
+        <div>
+          <dt>Mind</dt>
+          <dd>{{ draft.cut.pitfall }}</dd>
+        </div>
       </dl>
       <p v-if="draft.firstProblem" class="wrong" role="status">{{ draft.firstProblem[0] }}: {{ draft.firstProblem[1] }}</p>
       <a-button class="go" block :disabled="draft.firstProblem !== undefined" @click="router.push('/fire')">To the fire</a-button>

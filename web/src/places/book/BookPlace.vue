@@ -33,10 +33,18 @@ onMounted(load)
 
 const degrees = (c: number | null): string => (c === null ? '—' : shownText(showTemperature(c, units.system)))
 const duration = (s: number | null): string => (s === null ? '—' : shownText(showDuration(s)))
-const STATE: Record<Phase, string> = { ready: 'not begun', heating: 'under way', 'in the pan': 'under way', lifted: 'under way', resting: 'resting', carved: '' }
+const STATE: Record<Phase, string> = {
+  ready: 'not begun',
+  heating: 'under way',
+  'in the pan': 'under way',
+  lifted: 'under way',
+  resting: 'resting',
+  carved: ''
+}
 function verdict(c: CookSummary): string {
   if (c.phase !== 'carved') return STATE[c.phase]
-  const doneness = c.outcome.doneness === null ? 'not judged yet' : c.outcome.doneness === 'as wanted' ? 'as wanted' : `${c.outcome.doneness}done`
+  const doneness =
+    c.outcome.doneness === null ? 'not judged yet' : c.outcome.doneness === 'as wanted' ? 'as wanted' : `${c.outcome.doneness}done`
   return c.outcome.crust ? `${doneness}, crust ${c.outcome.crust}` : doneness
 }
 </script>
@@ -44,7 +52,16 @@ function verdict(c: CookSummary): string {
 <template>
   <main class="book">
     <h1>The book</h1>
-    <div class="search"><a-input v-model:value="search" size="large" allow-clear placeholder="A cut, a name, a word of the notes" aria-label="Search the book" @update:value="later" /></div>
+    <div class="search">
+      <a-input
+        v-model:value="search"
+        size="large"
+        allow-clear
+        placeholder="A cut, a name, a word of the notes"
+        aria-label="Search the book"
+        @update:value="later"
+      />
+    </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }} <button type="button" @click="load">Try again</button></p>
     <p v-else-if="cooks === null" class="quiet" role="status">Opening…</p>
     <p v-else-if="cooks.length === 0" class="quiet" role="status">
@@ -53,13 +70,23 @@ function verdict(c: CookSummary): string {
     </p>
     <table v-else :class="{ old: trouble }">
       <thead>
-        <tr><th>Cook</th><th class="n">To</th><th class="n">Time in the pan<br /><small>planned · seen</small></th><th class="n">Off the heat<br /><small>planned · read</small></th><th class="n">Highest<br /><small>planned · read</small></th><th>On the board</th></tr>
+        <tr>
+          <th>Cook</th>
+          <th class="n">To</th>
+          <th class="n">Time in the pan<br /><small>planned · seen</small></th>
+          <th class="n">Off the heat<br /><small>planned · read</small></th>
+          <th class="n">Highest<br /><small>planned · read</small></th>
+          <th>On the board</th>
+        </tr>
       </thead>
       <tbody>
         <tr v-for="c in cooks" :key="c.id">
           <td>
             <router-link :to="`/book/${c.id}`" class="title">{{ c.title }}</router-link>
-            <span class="quiet">{{ dayjs(c.createdAt).format('D MMM YYYY, HH:mm') }} · {{ cutById(c.request.piece.cutId)?.name }}, {{ shownText(showLength(c.request.piece.thicknessMm, units.system)) }}</span>
+            <span class="quiet"
+              >{{ dayjs(c.createdAt).format('D MMM YYYY, HH:mm') }} · {{ cutById(c.request.piece.cutId)?.name }},
+              {{ shownText(showLength(c.request.piece.thicknessMm, units.system)) }}</span
+            >
           </td>
           <td class="n">{{ degrees(c.request.targetC) }}</td>
           <td class="n">{{ duration(c.planned.pullS) }} · {{ duration(c.seen.pullS) }}</td>

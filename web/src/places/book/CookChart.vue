@@ -26,27 +26,70 @@ const seenPull = computed(() => {
   return laidAt !== null && pulledAt !== null ? (pulledAt - laidAt) / 60000 : null
 })
 const options = computed((): ApexOptions => ({
-  chart: { animations: { enabled: false }, toolbar: { show: false }, zoom: { enabled: false }, fontFamily: 'inherit', background: 'transparent' },
+  chart: {
+    animations: { enabled: false },
+    toolbar: { show: false },
+    zoom: { enabled: false },
+    fontFamily: 'inherit',
+    background: 'transparent'
+  },
   colors: ['#7c1f24', '#1d2224'],
   stroke: { width: [2.5, 0], curve: 'straight' },
   markers: { size: [0, 6], strokeColors: '#eef0ec' },
   legend: { position: 'top', horizontalAlign: 'left', fontSize: '13px' },
   grid: { borderColor: '#c8cfca' },
-  xaxis: { type: 'numeric', tickAmount: 8, title: { text: 'minutes since it went in', style: { fontWeight: 400 } }, labels: { formatter: v => String(Math.round(Number(v))) } },
-  yaxis: { min: 0, title: { text: `core, ${unit.value.symbol}`, style: { fontWeight: 400 } }, labels: { formatter: v => String(Math.round(v)) } },
-  tooltip: { x: { formatter: v => `${v.toFixed(1)} min` }, y: { formatter: v => `${v.toFixed(1)} ${unit.value.symbol}` }, shared: false, intersect: false },
+  xaxis: {
+    type: 'numeric',
+    tickAmount: 8,
+    title: { text: 'minutes since it went in', style: { fontWeight: 400 } },
+    labels: { formatter: v => String(Math.round(Number(v))) }
+  },
+  yaxis: {
+    min: 0,
+    title: { text: `core, ${unit.value.symbol}`, style: { fontWeight: 400 } },
+    labels: { formatter: v => String(Math.round(v)) }
+  },
+  tooltip: {
+    x: { formatter: v => `${v.toFixed(1)} min` },
+    y: { formatter: v => `${v.toFixed(1)} ${unit.value.symbol}` },
+    shared: false,
+    intersect: false
+  },
   annotations: {
     yaxis: [{ y: shown(props.record.request.targetC), borderColor: '#7c1f24', strokeDashArray: 5 }],
     xaxis: [
-      { x: props.record.planned.pullS / 60, borderColor: '#7c1f24', strokeDashArray: 3, label: { text: 'off, planned', orientation: 'vertical', style: { background: '#eef0ec', color: '#7c1f24' } } },
-      ...(seenPull.value === null ? [] : [{ x: seenPull.value, borderColor: '#1d2224', strokeDashArray: 0, label: { text: 'off, seen', orientation: 'vertical' as const, position: 'bottom' as const, style: { background: '#eef0ec', color: '#1d2224' } } }])
+      {
+        x: props.record.planned.pullS / 60,
+        borderColor: '#7c1f24',
+        strokeDashArray: 3,
+        label: { text: 'off, planned', orientation: 'vertical', style: { background: '#eef0ec', color: '#7c1f24' } }
+      },
+      ...(seenPull.value === null
+        ? []
+        : [
+            {
+              x: seenPull.value,
+              borderColor: '#1d2224',
+              strokeDashArray: 0,
+              label: {
+                text: 'off, seen',
+                orientation: 'vertical' as const,
+                position: 'bottom' as const,
+                style: { background: '#eef0ec', color: '#1d2224' }
+              }
+            }
+          ])
     ]
   }
 }))
 </script>
 
 <template>
-  <div class="chart" role="img" :aria-label="`Core planned to peak at ${shown(record.planned.peakC)} ${unit.symbol}; ${progress.readings.length} readings.`">
+  <div
+    class="chart"
+    role="img"
+    :aria-label="`Core planned to peak at ${shown(record.planned.peakC)} ${unit.symbol}; ${progress.readings.length} readings.`"
+  >
     <vue-apex-charts height="320" :options="options" :series="series" />
   </div>
 </template>

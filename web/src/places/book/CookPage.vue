@@ -36,7 +36,10 @@ async function load(): Promise<void> {
 }
 onMounted(load)
 watch(id, load)
-watch(() => store.unsent, n => n === 0 && void load())
+watch(
+  () => store.unsent,
+  n => n === 0 && void load()
+)
 
 function judge(outcome: Outcome): void {
   if (!record.value) return
@@ -69,7 +72,13 @@ const rows = computed(() => {
   if (!r || !s) return []
   const { planned } = r
   return [
-    { what: 'Time in the pan', planned: planned.pullRangeS ? `${duration(planned.pullS)} (${shownText(showDurationRange(planned.pullRangeS[0], planned.pullRangeS[2]))})` : duration(planned.pullS), seen: duration(s.pullS) },
+    {
+      what: 'Time in the pan',
+      planned: planned.pullRangeS
+        ? `${duration(planned.pullS)} (${shownText(showDurationRange(planned.pullRangeS[0], planned.pullRangeS[2]))})`
+        : duration(planned.pullS),
+      seen: duration(s.pullS)
+    },
     { what: 'Turns', planned: String(planned.turnsS.length), seen: s.pullS === null ? '—' : String(s.turns) },
     { what: 'Off the heat at', planned: degrees(planned.pullC), seen: degrees(s.pullC) },
     { what: 'Rest', planned: duration(planned.carveS - planned.pullS), seen: duration(s.restS) },
@@ -77,17 +86,32 @@ const rows = computed(() => {
     { what: 'Cook loss', planned: `${Math.round(planned.loss * 100)} %`, seen: '—' }
   ]
 })
-const WORDS: Record<string, string> = { lit: 'Ring lit', laid: 'Into the pan', turned: 'Turned', lifted: 'Lifted out', returned: 'Back in', pulled: 'Off the heat', carved: 'Carved' }
+const WORDS: Record<string, string> = {
+  lit: 'Ring lit',
+  laid: 'Into the pan',
+  turned: 'Turned',
+  lifted: 'Lifted out',
+  returned: 'Back in',
+  pulled: 'Off the heat',
+  carved: 'Carved'
+}
 const log = computed(() => {
   const events = standing(record.value?.events ?? [])
   const { laidAt } = progressOf(events)
   return events.map(e => {
     const t = laidAt === null ? 0 : (e.at - laidAt) / 1000
     const entered = (e.entered - e.at) / 1000
-    return { id: e.id, when: laidAt === null ? dayjs(e.at).format('HH:mm:ss') : t < 0 ? `−${showClock(-t)}` : showClock(t), what: e.kind === 'reading' ? `Read ${degrees(e.coreC)}` : (WORDS[e.kind] ?? e.kind), late: entered > 3 ? `written down ${showClock(entered)} later` : '' }
+    return {
+      id: e.id,
+      when: laidAt === null ? dayjs(e.at).format('HH:mm:ss') : t < 0 ? `−${showClock(-t)}` : showClock(t),
+      what: e.kind === 'reading' ? `Read ${shownText(showTemperature(e.coreC, units.system, 1))}` : (WORDS[e.kind] ?? e.kind),
+      late: entered > 3 ? `written down ${showClock(entered)} later` : ''
+    }
   })
 })
-const file = computed(() => (record.value ? `data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(record.value, null, 2))}` : ''))
+const file = computed(() =>
+  record.value ? `data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(record.value, null, 2))}` : ''
+)
 </script>
 
 <template>
@@ -95,12 +119,17 @@ const file = computed(() => (record.value ? `data:application/json;charset=utf-8
     <p class="back"><router-link to="/book">The book</router-link></p>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }} <button type="button" @click="load">Try again</button></p>
     <p v-if="!record && !trouble" class="quiet" role="status">Opening…</p>
-    <div v-if="removed" class="trouble" role="status">Taken out of the book. <button type="button" @click="restore">Put it back</button></div>
+    <div v-if="removed" class="trouble" role="status">
+      Taken out of the book. <button type="button" @click="restore">Put it back</button>
+    </div>
     <template v-if="record">
       <div class="head">
         <div>
           <h1>{{ record.title }}</h1>
-          <p class="quiet">{{ dayjs(record.createdAt).format('dddd D MMMM YYYY, HH:mm') }}. {{ cut?.name }}, to {{ degrees(record.request.targetC) }}, turned {{ record.request.turning }}, pan at {{ degrees(record.request.panC) }}.</p>
+          <p class="quiet">
+            {{ dayjs(record.createdAt).format('dddd D MMMM YYYY, HH:mm') }}. {{ cut?.name }}, to {{ degrees(record.request.targetC) }},
+            turned {{ record.request.turning }}, pan at {{ degrees(record.request.panC) }}.
+          </p>
         </div>
         <div class="tools">
           <a :href="file" :download="`macellaio-${record.id}.json`">Save as JSON</a>
@@ -124,16 +153,28 @@ const file = computed(() => (record.value ? `data:application/json;charset=utf-8
         </section>
         <section aria-label="Figures and verdict">
           <table>
-            <thead><tr><th></th><th>planned</th><th>seen</th></tr></thead>
+            <thead>
+              <tr>
+                <th></th>
+                <th>planned</th>
+                <th>seen</th>
+              </tr>
+            </thead>
             <tbody>
-              <tr v-for="r in rows" :key="r.what"><th scope="row">{{ r.what }}</th><td>{{ r.planned }}</td><td>{{ r.seen }}</td></tr>
+              <tr v-for="r in rows" :key="r.what">
+                <th scope="row">{{ r.what }}</th>
+                <td>{{ r.planned }}</td>
+                <td>{{ r.seen }}</td>
+              </tr>
             </tbody>
           </table>
           <h2>On the board</h2>
           <outcome-form :outcome="record.outcome" @change="judge" />
           <h2>As it happened</h2>
           <ol v-if="log.length > 0" class="log">
-            <li v-for="e in log" :key="e.id"><span class="when">{{ e.when }}</span> {{ e.what }} <span class="quiet">{{ e.late }}</span></li>
+            <li v-for="e in log" :key="e.id">
+              <span class="when">{{ e.when }}</span> {{ e.what }} <span class="quiet">{{ e.late }}</span>
+            </li>
           </ol>
           <p v-else class="quiet">Nothing has happened yet.</p>
         </section>

@@ -8,9 +8,12 @@ const props = defineProps<{ outcome: Outcome; dark?: boolean }>()
 const emit = defineEmits<{ change: [outcome: Outcome] }>()
 const id = useId()
 const notes = ref(props.outcome.notes)
-watch(() => props.outcome.notes, n => {
-  if (!waiting) notes.value = n
-})
+watch(
+  () => props.outcome.notes,
+  n => {
+    if (!waiting) notes.value = n
+  }
+)
 
 let waiting: ReturnType<typeof setTimeout> | undefined
 function flush(): void {
@@ -39,18 +42,42 @@ const WORDS: Record<Verdict, string> = { under: 'underdone', 'as wanted': 'as wa
     <div role="group" :aria-labelledby="`${id}-d`">
       <span :id="`${id}-d`">Doneness</span>
       <div class="bar">
-        <button v-for="v in VERDICTS" :key="v" type="button" :aria-pressed="outcome.doneness === v" @click="choose({ doneness: again<Verdict>(outcome.doneness, v) })">{{ WORDS[v] }}</button>
+        <button
+          v-for="v in VERDICTS"
+          :key="v"
+          type="button"
+          :aria-pressed="outcome.doneness === v"
+          @click="choose({ doneness: again<Verdict>(outcome.doneness, v) })"
+        >
+          {{ WORDS[v] }}
+        </button>
       </div>
     </div>
     <div role="group" :aria-labelledby="`${id}-c`">
       <span :id="`${id}-c`">Crust</span>
       <div class="bar">
-        <button v-for="c in CRUSTS" :key="c" type="button" :aria-pressed="outcome.crust === c" @click="choose({ crust: again<Crust>(outcome.crust, c) })">{{ c }}</button>
+        <button
+          v-for="c in CRUSTS"
+          :key="c"
+          type="button"
+          :aria-pressed="outcome.crust === c"
+          @click="choose({ crust: again<Crust>(outcome.crust, c) })"
+        >
+          {{ c }}
+        </button>
       </div>
     </div>
     <div>
       <label :for="`${id}-n`">Notes</label>
-      <textarea :id="`${id}-n`" v-model="notes" rows="3" :maxlength="NOTES_LENGTH" placeholder="Juices, colour, what to do differently" @input="typed" @blur="flush"></textarea>
+      <textarea
+        :id="`${id}-n`"
+        v-model="notes"
+        rows="3"
+        :maxlength="NOTES_LENGTH"
+        placeholder="Juices, colour, what to do differently"
+        @input="typed"
+        @blur="flush"
+      ></textarea>
     </div>
   </div>
 </template>

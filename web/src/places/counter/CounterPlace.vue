@@ -35,7 +35,7 @@ const thickness = (cut: Cut): string => {
   return `${range(low.figure, high.figure)} ${high.unit}`
 }
 const weight = (cut: Cut): string => cut.shape.weightG.map(w => shownText(showMass(w, units.system))).join(' – ')
-const share = (value: number): string => `${Math.round(value * 100)} %`
+const share = (value: number): string => `${Math.round(value * 100)}\u00a0%`
 
 function take(): void {
   draft.take(chosen.value)
@@ -48,13 +48,30 @@ function take(): void {
     <main>
       <h1>What have you found?</h1>
       <div class="search">
-        <a-input v-model:value="query" size="large" allow-clear placeholder="Any name: picanha, onglet, eye fillet, top sirloin cap…" aria-label="Search cuts by any name" @press-enter="take" />
+        <a-input
+          v-model:value="query"
+          size="large"
+          allow-clear
+          placeholder="Any name: picanha, onglet, eye fillet, top sirloin cap…"
+          aria-label="Search cuts by any name"
+          @press-enter="take"
+        />
       </div>
       <p class="quiet count" role="status">
-        {{ query.trim() === '' ? `${CUTS.length} cuts` : rows.length === 0 ? 'No muscle by that name here. Try fewer letters, or the name in another language.' : rows.length === 1 ? 'One muscle' : `${rows.length} muscles` }}
+        {{
+          query.trim() === ''
+            ? `${CUTS.length} cuts`
+            : rows.length === 0
+              ? 'No muscle by that name here. Try fewer letters, or the name in another language.'
+              : rows.length === 1
+                ? 'One muscle'
+                : `${rows.length} muscles`
+        }}
       </p>
       <div v-if="rows.length > 0" class="table" role="radiogroup" aria-label="Cuts">
-        <div class="headings quiet" aria-hidden="true"><span></span><span>Cut</span><span>Tenderness</span><span>Fat</span><span>Thick</span><span>Heat it suits</span></div>
+        <div class="headings quiet" aria-hidden="true">
+          <span></span><span>Cut</span><span>Tenderness</span><span>Fat</span><span>Thick</span><span>Heat it suits</span>
+        </div>
         <label v-for="{ cut, match } in rows" :key="cut.id" class="row" :class="{ on: cut.id === chosen.id, tough: !isTender(cut) }">
           <input type="radio" name="cut" :checked="cut.id === chosen.id" @change="chosen = cut" />
           <cut-shape :cut="cut" />
@@ -76,14 +93,32 @@ function take(): void {
       <p v-if="chosen.braise" class="braise" role="alert"><strong>Not for the pan.</strong> {{ chosen.braise }}</p>
       <p v-else class="because">{{ chosen.because }}</p>
       <dl>
-        <div v-if="!chosen.braise"><dt>Usual piece</dt><dd>{{ thickness(chosen) }}, {{ weight(chosen) }}</dd></div>
-        <div><dt>Grain</dt><dd>{{ chosen.grain }}</dd></div>
-        <div><dt>Mind</dt><dd>{{ chosen.pitfall }}</dd></div>
-        <div><dt>Made of</dt><dd>water {{ share(chosen.composition.water) }}, protein {{ share(chosen.composition.protein) }}, fat {{ share(chosen.composition.fat) }}</dd></div>
+        <div v-if="!chosen.braise">
+          <dt>Usual piece</dt>
+          <dd>{{ thickness(chosen) }}, {{ weight(chosen) }}</dd>
+        </div>
+        <div>
+          <dt>Grain</dt>
+          <dd>{{ chosen.grain }}</dd>
+        </div>
+        <div>
+          <dt>Mind</dt>
+          <dd>{{ chosen.pitfall }}</dd>
+        </div>
+        <div>
+          <dt>Made of</dt>
+          <dd>
+            water {{ share(chosen.composition.water) }}, protein {{ share(chosen.composition.protein) }}, fat
+            {{ share(chosen.composition.fat) }}
+          </dd>
+        </div>
       </dl>
       <h3>Called</h3>
       <dl class="names">
-        <div v-for="r in chosen.regional" :key="r.region"><dt>{{ REGION_NAMES[r.region] }}</dt><dd>{{ r.names.join(', ') }}</dd></div>
+        <div v-for="r in chosen.regional" :key="r.region">
+          <dt>{{ REGION_NAMES[r.region] }}</dt>
+          <dd>{{ r.names.join(', ') }}</dd>
+        </div>
       </dl>
       <a-button v-if="!chosen.braise" class="go" block @click="take">Take it to the bench</a-button>
     </aside>
@@ -105,7 +140,7 @@ function take(): void {
 .headings,
 .row {
   display: grid;
-  grid-template-columns: 76px minmax(150px, 1.5fr) 120px 46px 86px minmax(130px, 1.2fr);
+  grid-template-columns: 92px minmax(150px, 1.5fr) 120px 46px 86px minmax(130px, 1.2fr);
   gap: 0 14px;
   align-items: center;
 }

@@ -7,7 +7,7 @@ import { bandOf, scaleById, SCALES } from '#core/doneness/scale'
 import { valueAt } from '#core/heat/history'
 import { SURFACES } from '#core/meat/piece'
 import { callSheet, remarks } from '#core/plan/callSheet'
-import { showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
+import { showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import { cautionsFor } from '#core/safety/cautions'
 import LineDrawing from '../../line/LineDrawing.vue'
 import SectionDrawing from '../../section/SectionDrawing.vue'
@@ -15,7 +15,7 @@ import { useCook } from '../../stores/cook'
 import { useDraft } from '../../stores/draft'
 import { usePlanner } from '../../stores/planner'
 import { useUnits } from '../../stores/units'
-import CallSheet from './CallSheet.vue'
+import SheetLines from './SheetLines.vue'
 import FireSettings from './FireSettings.vue'
 
 const draft = useDraft()
@@ -27,18 +27,42 @@ const router = useRouter()
 /** The last plan there was: shown faint, and never as current, while the next is worked out. */
 const shown = computed(() => planner.current ?? planner.result)
 const stale = computed(() => planner.current === null)
-const lines = computed(() => (shown.value ? callSheet(shown.value.request, shown.value.plan, stale.value ? null : planner.spread, units.system) : []))
+const lines = computed(() =>
+  shown.value ? callSheet(shown.value.request, shown.value.plan, stale.value ? null : planner.spread, units.system) : []
+)
 const said = computed(() => (planner.current ? remarks(planner.current.request, planner.current.plan, units.system) : []))
-const cautions = computed(() => cautionsFor(draft.request.targetC, draft.request.panC, units.system).filter(c => c.id !== 'below public health'))
+const cautions = computed(() => cautionsFor(draft.request.targetC, draft.request.panC, units.system))
+const comesOut = computed(() => {
+  const plan = shown.value?.plan
+  if (!plan) return []
+  const { crustMm, greyMm, evenness } = plan.section
+  const both = ([a, b]: readonly [number, number]): string => {
+    const [low, high] = [Math.min(a, b), Math.max(a, b)].map(v => showLength(v, units.system))
+    return low.figure === high.figure ? shownText(high) : `${low.figure}–${shownText(high)}`
+  }
+  return [
+    { what: 'Crust', value: both(crustMm) },
+    { what: 'Grey edge', value: both(greyMm) },
+    { what: `Even to ±${shownText(showTemperatureRise(3, units.system))}`, value: `${Math.round(evenness * 100)} %` },
+    { what: 'Cook loss', value: `${Math.round(plan.loss * 100)} %` }
+  ]
+})
 
 const moment = ref(0)
-watch(shown, s => {
-  if (s) moment.value = s.plan.carve.time
-}, { immediate: true })
+watch(
+  shown,
+  s => {
+    if (s) moment.value = s.plan.carve.time
+  },
+  { immediate: true }
+)
 const field = computed(() => {
   const plan = shown.value?.plan
   if (!plan) return null
-  return plan.fields.reduce((found, f) => (Math.abs(f.time - moment.value) < Math.abs(found.time - moment.value) ? f : found), plan.fields[0])
+  return plan.fields.reduce(
+    (found, f) => (Math.abs(f.time - moment.value) < Math.abs(found.time - moment.value) ? f : found),
+    plan.fields[0]
+  )
 })
 const coreAt = computed(() => {
   const history = shown.value?.plan.history
@@ -54,7 +78,10 @@ const word = computed(() => {
 })
 
 const piece = computed(() => draft.request.piece)
-const title = computed(() => `${piece.value.count > 1 ? `${piece.value.count} × ` : ''}${draft.cut.name}, ${shownText(showLength(piece.value.thicknessMm, units.system))}`)
+const title = computed(
+  () =>
+    `${piece.value.count > 1 ? `${piece.value.count} × ` : ''}${draft.cut.name}, ${shownText(showLength(piece.value.thicknessMm, units.system))}`
+)
 const subtitle = computed(() => {
   const { weightG, startC, surface } = piece.value
   return `${shownText(showMass(weightG, units.system))}${piece.value.count > 1 ? ' each' : ''}, from ${shownText(showTemperature(startC, units.system))}, ${SURFACES[surface].label.toLowerCase()}.`
@@ -73,7 +100,9 @@ function light(): void {
       <div class="head">
         <div>
           <h1>{{ title }}</h1>
-          <p class="quiet">{{ subtitle }} <router-link to="/bench">Change the piece</router-link> · <router-link to="/counter">another cut</router-link></p>
+          <p class="quiet">
+            {{ subtitle }} <router-link to="/bench">Change the piece</router-link> · <router-link to="/counter">another cut</router-link>
+          </p>
         </div>
         <p v-if="!draft.touched" class="example">A ready example: change anything, or light the stove.</p>
       </div>
@@ -81,17 +110,25 @@ function light(): void {
       <fire-settings />
 
       <section v-if="shown" class="drawings" :class="{ stale }" aria-label="The plan">
-        <section-drawing
-          :width-mm="shown.request.piece.widthMm"
-          :thickness-mm="shown.request.piece.thicknessMm"
-          :fat-edge="draft.cut.fatEdge"
-          :fat-share="draft.cut.composition.fat"
-          :field="field"
-          :edges-mm="shown.plan.edgesMm"
-          :core="coreAt"
-          :word="word"
-          :height="208"
-        />
+        <div class="cut">
+          <section-drawing
+            :width-mm="shown.request.piece.widthMm"
+            :thickness-mm="shown.request.piece.thicknessMm"
+            :fat-edge="draft.cut.fatEdge"
+            :fat-share="draft.cut.composition.fat"
+            :field="field"
+            :edges-mm="shown.plan.edgesMm"
+            :core="coreAt"
+            :word="word"
+            :height="182"
+          />
+          <dl aria-label="What comes out">
+            <div v-for="c in comesOut" :key="c.what">
+              <dt>{{ c.what }}</dt>
+              <dd>{{ c.value }}</dd>
+            </div>
+          </dl>
+        </div>
         <line-drawing v-model:moment="moment" :plan="shown.plan" :spread="stale ? null : planner.spread" :preheat-s="shown.preheatS" />
       </section>
     </main>
@@ -99,15 +136,23 @@ function light(): void {
     <aside class="slate" aria-label="Call sheet">
       <div class="top">
         <h2>Call sheet</h2>
-        <span class="quiet" role="status" aria-live="polite">{{ planner.state === 'working' ? 'working it out…' : planner.state === 'ready' ? '' : 'no plan' }}</span>
+        <span class="quiet" role="status" aria-live="polite">{{
+          planner.state === 'working' ? 'working it out…' : planner.state === 'ready' ? '' : 'no plan'
+        }}</span>
       </div>
-      <p v-if="planner.state === 'wrong input'" class="refused" role="alert"><strong>{{ draft.firstProblem?.[0] }}.</strong> {{ draft.firstProblem?.[1] }}</p>
+      <p v-if="planner.state === 'wrong input'" class="refused" role="alert">
+        <strong>{{ draft.firstProblem?.[0] }}.</strong> {{ draft.firstProblem?.[1] }}
+      </p>
       <p v-else-if="planner.refused" class="refused" role="alert">{{ planner.refused.message }}</p>
-      <call-sheet v-if="shown && (planner.state === 'ready' || planner.state === 'working')" :lines="lines" :stale="stale" />
+      <sheet-lines v-if="shown && (planner.state === 'ready' || planner.state === 'working')" :lines="lines" :stale="stale" />
       <p v-for="r in said" :key="r" class="remark">{{ r }}</p>
       <p v-for="c in cautions" :key="c.id" class="remark">{{ c.text }}</p>
-      <p v-if="draft.contradiction" class="remark">Weight and size of the piece disagree. <router-link to="/bench">See the bench</router-link></p>
-      <a-button class="go" :disabled="planner.state !== 'ready'" block @click="light">{{ cook.underWay ? 'Light the stove for this one' : 'Light the stove' }}</a-button>
+      <p v-if="draft.contradiction" class="remark">
+        Weight and size of the piece disagree. <router-link to="/bench">See the bench</router-link>
+      </p>
+      <a-button class="go" :disabled="planner.state !== 'ready'" block @click="light">{{
+        cook.underWay ? 'Light the stove for this one' : 'Light the stove'
+      }}</a-button>
     </aside>
   </div>
 </template>
@@ -118,7 +163,7 @@ function light(): void {
   justify-content: space-between;
   align-items: flex-start;
   gap: 20px;
-  margin-bottom: 12px;
+  margin-bottom: 8px;
 }
 .example {
   font-size: 14px;
@@ -134,10 +179,40 @@ main a,
   text-underline-offset: 3px;
 }
 .drawings {
-  margin-top: 16px;
+  margin-top: 14px;
   display: flex;
   flex-direction: column;
-  gap: 12px;
+  gap: 8px;
+}
+.cut {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 190px;
+  gap: 10px;
+  align-items: center;
+}
+dl {
+  margin: 0;
+}
+dl > div {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+  border-top: 1px solid var(--rule);
+  padding: 5px 0;
+  font-size: 13.5px;
+}
+dt {
+  color: var(--ink-2);
+}
+dd {
+  margin: 0;
+  font-weight: 600;
+  white-space: nowrap;
+}
+@media (max-width: 760px) {
+  .cut {
+    grid-template-columns: 1fr;
+  }
 }
 .drawings.stale {
   opacity: 0.35;

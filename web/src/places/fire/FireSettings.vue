@@ -2,7 +2,7 @@
 /** How it is to be cooked, every setting in sight. */
 import { Select as ASelect } from 'ant-design-vue'
 import { computed } from 'vue'
-import { bandOf, PUBLIC_HEALTH, scaleById, SCALES } from '#core/doneness/scale'
+import { bandOf, scaleById, SCALES } from '#core/doneness/scale'
 import { PANS, RINGS } from '#core/kit/pan'
 import { PAN_LIMITS, type Cover, type RestLength, type Turning } from '#core/method/panSear'
 import { showTemperature, shownText } from '#core/quantity/format'
@@ -18,7 +18,11 @@ const request = computed(() => draft.request)
 const scale = computed(() => scaleById(request.value.scaleId) ?? SCALES[0])
 
 const doneness = computed(() =>
-  scale.value.bands.map(b => ({ value: String(b.aim), label: `${b.word} ${showTemperature(b.aim, units.system).figure}°`, hint: shownText(showTemperature(b.aim, units.system)) }))
+  scale.value.bands.map(b => ({
+    value: String(b.aim),
+    label: `${b.word} ${showTemperature(b.aim, units.system).figure}°`,
+    hint: shownText(showTemperature(b.aim, units.system))
+  }))
 )
 const chosenBand = computed(() => String(bandOf(scale.value, request.value.targetC).aim))
 
@@ -52,7 +56,6 @@ function changeRest(value: RestSchool): void {
   const school = RESTS.find(r => r.value === value)
   if (school) draft.change({ cover: school.cover, rest: school.rest })
 }
-const belowSafe = computed(() => request.value.targetC < PUBLIC_HEALTH.celsius)
 </script>
 
 <template>
@@ -60,12 +63,23 @@ const belowSafe = computed(() => request.value.targetC < PUBLIC_HEALTH.celsius)
     <div class="row">
       <div class="field school">
         <label for="scale">School</label>
-        <a-select id="scale" :value="scale.id" :options="SCALES.map(s => ({ value: s.id, label: s.name }))" :title="scale.says" @update:value="v => changeScale(String(v))" />
+        <a-select
+          id="scale"
+          :value="scale.id"
+          :options="SCALES.map(s => ({ value: s.id, label: s.name.replace(' school', '') }))"
+          :title="scale.says"
+          @update:value="v => changeScale(String(v))"
+        />
       </div>
-      <choice-row label="Doneness" :model-value="chosenBand" :options="doneness" @update:model-value="v => draft.change({ targetC: Number(v) })" />
+      <choice-row
+        label="Doneness"
+        :model-value="chosenBand"
+        :options="doneness"
+        @update:model-value="v => draft.change({ targetC: Number(v) })"
+      />
       <quantity-field
         class="narrow"
-        label="Peak at the core"
+        label="Peak"
         dimension="temperature"
         :range="TARGET_LIMITS"
         :model-value="request.targetC"
@@ -73,9 +87,6 @@ const belowSafe = computed(() => request.value.targetC < PUBLIC_HEALTH.celsius)
         @problem="m => draft.complain('Peak at the core', m)"
       />
     </div>
-    <p v-if="belowSafe" class="safety">
-      <strong>Below the public-health {{ shownText(showTemperature(PUBLIC_HEALTH.celsius, units.system)) }}.</strong> Only for intact meat, never needled, rolled or minced, and not for guests who are pregnant, very young, old or immune-suppressed. Local codes come first.
-    </p>
     <div class="row">
       <quantity-field
         class="narrow"
@@ -88,11 +99,21 @@ const belowSafe = computed(() => request.value.targetC < PUBLIC_HEALTH.celsius)
       />
       <div class="field">
         <label for="pan">in the</label>
-        <a-select id="pan" :value="request.panId" :options="PANS.map(p => ({ value: p.id, label: p.name }))" @update:value="v => draft.change({ panId: String(v) })" />
+        <a-select
+          id="pan"
+          :value="request.panId"
+          :options="PANS.map(p => ({ value: p.id, label: p.name }))"
+          @update:value="v => draft.change({ panId: String(v) })"
+        />
       </div>
       <div class="field ring">
         <label for="ring">on the</label>
-        <a-select id="ring" :value="request.ringId" :options="RINGS.map(r => ({ value: r.id, label: `${r.name}, ${r.powerW / 1000} kW` }))" @update:value="v => draft.change({ ringId: String(v) })" />
+        <a-select
+          id="ring"
+          :value="request.ringId"
+          :options="RINGS.map(r => ({ value: r.id, label: `${r.name}, ${r.powerW / 1000} kW` }))"
+          @update:value="v => draft.change({ ringId: String(v) })"
+        />
       </div>
       <choice-row label="Turn" :model-value="request.turning" :options="TURNING" @update:model-value="v => draft.change({ turning: v })" />
     </div>
@@ -104,38 +125,31 @@ const belowSafe = computed(() => request.value.targetC < PUBLIC_HEALTH.celsius)
 .settings {
   display: flex;
   flex-direction: column;
-  gap: 10px;
+  gap: 8px;
 }
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 14px;
+  gap: 8px 12px;
   align-items: flex-start;
 }
 .field {
   display: flex;
   flex-direction: column;
-  gap: 4px;
-  min-width: 200px;
+  gap: 2px;
+  width: 204px;
 }
 .field.school {
-  min-width: 148px;
+  width: 96px;
 }
 .field.ring {
-  min-width: 178px;
+  width: 172px;
 }
 .field label {
-  font-size: 13.5px;
+  font-size: 13px;
   color: var(--ink-2);
 }
 .narrow {
-  width: 118px;
-}
-.safety {
-  font-size: 13.5px;
-  line-height: 1.4;
-  border-left: 3px solid var(--brass);
-  padding-left: 10px;
-  max-width: 92ch;
+  width: 92px;
 }
 </style>

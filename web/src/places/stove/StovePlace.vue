@@ -19,7 +19,10 @@ const units = useUnits()
 const router = useRouter()
 const now = ref(Date.now())
 useIntervalFn(() => (now.value = Date.now()), 200)
-const { forecast, reckoning, progress, action, trouble } = useForecast(computed(() => cook.cook), now)
+const { forecast, reckoning, progress, action, trouble } = useForecast(
+  computed(() => cook.cook),
+  now
+)
 
 const record = computed(() => cook.cook)
 const noun = computed(() => {
@@ -27,9 +30,17 @@ const noun = computed(() => {
   return (record.value?.request.piece.count ?? 1) > 1 ? `the ${record.value?.request.piece.count} pieces` : `the ${name}`
 })
 const phase = computed(() => progress.value?.phase ?? 'ready')
-const elapsed = computed(() => (progress.value?.laidAt ? (now.value - progress.value.laidAt) / 1000 : 0))
+const elapsed = computed(() =>
+  progress.value?.laidAt ? (Math.min(now.value, progress.value.carvedAt ?? Infinity) - progress.value.laidAt) / 1000 : 0
+)
+/** Degrees that the peak will miss the target by, once it is off the heat. */
+const short = computed(() =>
+  phase.value === 'resting' && forecast.value && record.value ? record.value.request.targetC - forecast.value.peak.core : 0
+)
 const left = computed(() => (action.value?.due != null ? (action.value.due - now.value) / 1000 : null))
 const late = computed(() => left.value !== null && left.value < -1)
+
+const SHORT_KELVIN = 2
 
 const DOING = {
   lit: { say: () => 'Light the ring', button: 'Ring is lit' },
@@ -56,11 +67,17 @@ const advice = computed(() => {
     case 'turned':
       return `Turn ${(progress.value?.turns ?? 0) + 1} of about ${turns}. If it sticks it is not ready.`
     case 'pulled':
-      return forecast.value?.overshoot ? `It will peak at ${shownText(showTemperature(forecast.value.peak.core, units.system))} whatever you do. Take it off now.` : `When the probe reads ${pullAt.value}, from the side, in the middle.`
+      return forecast.value?.overshoot
+        ? `It will peak at ${shownText(showTemperature(forecast.value.peak.core, units.system))} whatever you do. Take it off now.`
+        : `When the probe reads ${pullAt.value}, from the side, in the middle.`
     case 'returned':
       return 'It is out of the pan and cooling; the forecast takes that in.'
     case 'carved':
-      return record.value?.request.cover === 'loose foil' ? 'Foil laid over, not tucked in.' : 'Leave it alone. Across the grain when you cut.'
+      if (short.value > SHORT_KELVIN && forecast.value)
+        return `Pulled early: it will only reach ${shownText(showTemperature(forecast.value.peak.core, units.system))}. Put it back in, or serve it rarer.`
+      return record.value?.request.cover === 'loose foil'
+        ? 'Foil laid over, not tucked in.'
+        : 'Leave it alone. Across the grain when you cut.'
     default:
       return ''
   }
@@ -75,8 +92,14 @@ const then = computed(() => {
     const planned = record.value?.planned
     const drift = planned ? f.pull.time - planned.pullS : 0
     const range = planned?.pullRangeS
-    const [low, high] = range ? [range[0] + drift - elapsed.value, range[2] + drift - elapsed.value] : [f.pull.time - elapsed.value, f.pull.time - elapsed.value]
-    if (action.value?.does !== 'pulled') steps.push({ what: `off the heat at ${pullAt.value}`, when: `in ${shownText(showDurationRange(Math.max(0, low), Math.max(0, high)))}` })
+    const [low, high] = range
+      ? [range[0] + drift - elapsed.value, range[2] + drift - elapsed.value]
+      : [f.pull.time - elapsed.value, f.pull.time - elapsed.value]
+    if (action.value?.does !== 'pulled')
+      steps.push({
+        what: `off the heat at ${pullAt.value}`,
+        when: `in ${shownText(showDurationRange(Math.max(0, low), Math.max(0, high)))}`
+      })
     steps.push({ what: 'rest', when: showClock(f.carve.time - f.pull.time) })
   }
   return steps
@@ -111,22 +134,44 @@ function read(coreC: number): void {
 }
 
 const undone = ref('')
-const SPOKEN: Record<string, string> = { lit: 'ring lit', laid: 'in the pan', turned: 'turned', lifted: 'lifted out', returned: 'back in', pulled: 'off the heat', carved: 'carved', reading: 'reading' }
+const SPOKEN: Record<string, string> = {
+  lit: 'ring lit',
+  laid: 'in the pan',
+  turned: 'turned',
+  lifted: 'lifted out',
+  returned: 'back in',
+  pulled: 'off the heat',
+  carved: 'carved',
+  reading: 'reading'
+}
 function undo(): void {
   const event = cook.undo()
   if (event) undone.value = `Undone: ${SPOKEN[event.kind] ?? event.kind}.`
 }
-watch(() => record.value?.events.length, () => {
-  if (!record.value?.events.length || record.value.events[record.value.events.length - 1].kind !== 'undone') undone.value = ''
-})
+watch(
+  () => record.value?.events.length,
+  () => {
+    if (!record.value?.events.length || record.value.events[record.value.events.length - 1].kind !== 'undone') undone.value = ''
+  }
+)
 
-const caller = useCaller(left, computed(() => doing.value?.say(noun.value) ?? ''), computed(() => `${record.value?.id} ${action.value?.does} ${progress.value?.turns}`))
+const caller = useCaller(
+  left,
+  computed(() => doing.value?.say(noun.value) ?? ''),
+  computed(() => `${record.value?.id} ${action.value?.does} ${progress.value?.turns}`)
+)
 const lock = useWakeLock()
-watch(phase, p => {
-  if (p !== 'ready' && p !== 'carved' && lock.isSupported.value && !lock.isActive.value) void lock.request('screen')
-}, { immediate: true })
+watch(
+  phase,
+  p => {
+    if (p !== 'ready' && p !== 'carved' && lock.isSupported.value && !lock.isActive.value) void lock.request('screen')
+  },
+  { immediate: true }
+)
 
-const typing = (e: KeyboardEvent): boolean => e.target instanceof HTMLElement && (e.target.matches('input, textarea, [contenteditable]') || (e.key === ' ' && e.target.matches('button, a')))
+const typing = (e: KeyboardEvent): boolean =>
+  e.target instanceof HTMLElement &&
+  (e.target.matches('input, textarea, [contenteditable]') || (e.key === ' ' && e.target.matches('button, a')))
 const keys: Record<string, () => void> = {
   ' ': () => act(),
   r: openReading,
@@ -136,19 +181,28 @@ const keys: Record<string, () => void> = {
   u: undo,
   m: () => caller.toggle()
 }
-onKeyStroke(e => !typing(e) && !e.ctrlKey && !e.metaKey && !e.altKey && keys[e.key.toLowerCase()] !== undefined && phase.value !== 'carved', e => {
-  e.preventDefault()
-  keys[e.key.toLowerCase()]?.()
-})
+onKeyStroke(
+  e => !typing(e) && !e.ctrlKey && !e.metaKey && !e.altKey && keys[e.key.toLowerCase()] !== undefined && phase.value !== 'carved',
+  e => {
+    e.preventDefault()
+    keys[e.key.toLowerCase()]?.()
+  }
+)
 onKeyStroke('Escape', () => {
   reading.value = false
   earlier.value = false
 })
 function lift(): void {
   if (phase.value === 'in the pan') say({ kind: 'lifted' })
-  else if (phase.value === 'lifted') say({ kind: 'returned' })
+  else if (phase.value === 'lifted' || phase.value === 'resting') say({ kind: 'returned' })
 }
-const onHeat = computed(() => (record.value ? spellsUntil(record.value.events, now.value).filter(s => s.state !== 'lifted').reduce((sum, s) => sum + s.seconds, 0) : 0))
+const onHeat = computed(() =>
+  record.value
+    ? spellsUntil(record.value.events, now.value)
+        .filter(s => s.state !== 'lifted')
+        .reduce((sum, s) => sum + s.seconds, 0)
+    : 0
+)
 
 function finish(): void {
   const id = record.value?.id
@@ -188,7 +242,9 @@ function finish(): void {
 
         <div class="foot">
           <p class="then">
-            <span v-for="t in then" :key="t.what"><span class="dim">then</span> <b>{{ t.what }}</b> <span class="dim">{{ t.when }}</span></span>
+            <span v-for="t in then" :key="t.what"
+              ><span class="dim">then</span> <b>{{ t.what }}</b> <span class="dim">{{ t.when }}</span></span
+            >
             <span v-if="reckoning" class="dim" role="status">reckoning…</span>
             <span v-if="undone" role="status">{{ undone }}</span>
           </p>
@@ -199,11 +255,23 @@ function finish(): void {
           <div class="actions">
             <button type="button" class="act" :disabled="!action" @click="act()">{{ doing?.button ?? '…' }}<kbd>space</kbd></button>
             <button v-if="phase !== 'ready' && phase !== 'heating'" type="button" @click="openReading">Reading<kbd>R</kbd></button>
-            <button v-if="(phase === 'in the pan' && action?.does !== 'pulled') || phase === 'lifted'" type="button" @click="say({ kind: 'pulled' })">Off the heat<kbd>P</kbd></button>
-            <button v-if="phase === 'in the pan' || phase === 'lifted'" type="button" @click="lift">{{ phase === 'lifted' ? 'Back in' : 'Pause: lift out' }}<kbd>L</kbd></button>
+            <button
+              v-if="(phase === 'in the pan' && action?.does !== 'pulled') || phase === 'lifted'"
+              type="button"
+              @click="say({ kind: 'pulled' })"
+            >
+              Off the heat<kbd>P</kbd>
+            </button>
+            <button v-if="phase === 'in the pan' || phase === 'resting'" type="button" @click="lift">
+              {{ phase === 'resting' ? 'Back in the pan' : 'Pause: lift out' }}<kbd>L</kbd>
+            </button>
+          </div>
+          <div class="actions tools">
             <button type="button" :aria-expanded="earlier" @click="earlier = !earlier">I’m late<kbd>E</kbd></button>
-            <button type="button" class="small" :disabled="!cook.canUndo" aria-label="Undo" @click="undo"><span aria-hidden="true">↶</span><kbd>U</kbd></button>
-            <button type="button" class="small" :aria-pressed="caller.muted.value" @click="caller.toggle()">{{ caller.muted.value ? 'Quiet' : 'Sound' }}<kbd>M</kbd></button>
+            <button type="button" :disabled="!cook.canUndo" @click="undo">Undo<kbd>U</kbd></button>
+            <button type="button" :aria-pressed="caller.muted.value" @click="caller.toggle()">
+              {{ caller.muted.value ? 'Sound is off' : 'Sound is on' }}<kbd>M</kbd>
+            </button>
           </div>
         </div>
       </template>
@@ -323,9 +391,11 @@ button:disabled {
 .act:hover:not(:disabled) {
   background: var(--hot);
 }
-.small {
-  padding: 8px 14px 16px;
-  font-size: 18px;
+.tools button {
+  min-height: 56px;
+  padding: 4px 34px 6px 18px;
+  font-size: 17px;
+  font-weight: 500;
 }
 kbd {
   position: absolute;
@@ -337,6 +407,11 @@ kbd {
 .outcome {
   margin: 24px 0;
   max-width: 640px;
+}
+@media (hover: none) {
+  kbd {
+    display: none;
+  }
 }
 @media (max-width: 900px) {
   .stove {
@@ -358,6 +433,13 @@ kbd {
     display: grid;
     grid-template-columns: repeat(2, 1fr);
     gap: 8px;
+  }
+  .tools {
+    grid-template-columns: repeat(3, 1fr);
+  }
+  .tools button {
+    padding: 4px 6px 12px;
+    font-size: 16px;
   }
   .act {
     grid-column: 1 / -1;

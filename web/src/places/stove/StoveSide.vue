@@ -23,8 +23,14 @@ const field = computed(() => {
   if (!f || !started.value) return null
   return f.fields.reduce((found, x) => (Math.abs(x.time - props.elapsed) < Math.abs(found.time - props.elapsed) ? x : found), f.fields[0])
 })
-const core = computed(() => (props.forecast && started.value ? valueAt(props.forecast.history.time, props.forecast.history.core, props.elapsed) : props.record.request.piece.startC))
+const core = computed(() =>
+  props.forecast && started.value
+    ? valueAt(props.forecast.history.time, props.forecast.history.core, props.elapsed)
+    : props.record.request.piece.startC
+)
 const degrees = (c: number): string => shownText(showTemperature(c, units.system))
+
+const exactly = (c: number): string => shownText(showTemperature(c, units.system, 1))
 
 const last = computed(() => {
   const readings = props.progress?.readings ?? []
@@ -36,17 +42,29 @@ const against = computed(() => {
   const off = last.value.coreC - expected
   const by = shownText(showTemperatureRise(Math.abs(off), units.system))
   const where = Math.abs(off) < 1 ? 'just as forecast' : `${by} ${off > 0 ? 'ahead of' : 'behind'} the forecast`
-  const advice = phase.value === 'in the pan' && Math.abs(off) >= 1 && props.forecast ? ` Go by the probe: off at ${degrees(props.forecast.pull.core)}.` : ''
-  return `You read ${degrees(last.value.coreC)} at ${showClock(last.value.time)}: ${where}.${advice}`
+  const advice =
+    phase.value === 'in the pan' && Math.abs(off) >= 1 && props.forecast
+      ? ` Go by the probe: off at ${degrees(props.forecast.pull.core)}.`
+      : ''
+  return `You read ${exactly(last.value.coreC)} at ${showClock(last.value.time)}: ${where}.${advice}`
 })
 
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
 const HEIGHT = 190
 const end = computed(() => (props.forecast ? Math.max(props.forecast.carve.time, props.forecast.peak.time, props.elapsed) + 60 : 60))
-const x = computed(() => scale(0, end.value, 4, Math.max(60, width.value - 34)))
+const x = computed(() => scale(0, end.value, 10, Math.max(60, width.value - 34)))
 const y = computed(() => scale(0, Math.ceil(((props.forecast?.peak.core ?? 60) + 8) / 10) * 10, HEIGHT - 24, 10))
-const past = computed(() => (props.forecast ? linePath(props.forecast.history.time.filter(t => t <= props.elapsed), props.forecast.history.core, x.value, y.value) : ''))
+const past = computed(() =>
+  props.forecast
+    ? linePath(
+        props.forecast.history.time.filter(t => t <= props.elapsed),
+        props.forecast.history.core,
+        x.value,
+        y.value
+      )
+    : ''
+)
 const ahead = computed(() => {
   const f = props.forecast
   if (!f) return ''
@@ -58,7 +76,13 @@ const ahead = computed(() => {
 <template>
   <aside aria-label="The piece">
     <h2>{{ record.title }}</h2>
-    <p class="quiet">{{ started ? `${showClock(elapsed)} since it went in, ${showClock(onHeat)} on the metal` : `to ${degrees(record.request.targetC)}, ${shownText(showLength(record.request.piece.thicknessMm, units.system))} thick` }}</p>
+    <p class="quiet">
+      {{
+        started
+          ? `${showClock(elapsed)} since it went in, ${showClock(onHeat)} on the metal`
+          : `to ${degrees(record.request.targetC)}, ${shownText(showLength(record.request.piece.thicknessMm, units.system))} thick`
+      }}
+    </p>
     <section-drawing
       plain
       :width-mm="record.request.piece.widthMm"
@@ -71,19 +95,36 @@ const ahead = computed(() => {
       :height="150"
     />
     <dl>
-      <div><dt>Core now, by forecast</dt><dd class="figure">{{ degrees(core) }}</dd></div>
-      <div v-if="phase !== 'resting' && phase !== 'carved'"><dt>Off the heat at</dt><dd class="figure">{{ forecast ? degrees(forecast.pull.core) : '…' }}</dd></div>
-      <div><dt>Peak in the rest</dt><dd class="figure">{{ forecast ? degrees(forecast.peak.core) : '…' }}</dd></div>
+      <div>
+        <dt>Core now, by forecast</dt>
+        <dd class="figure">{{ degrees(core) }}</dd>
+      </div>
+      <div v-if="phase !== 'resting' && phase !== 'carved'">
+        <dt>Off the heat at</dt>
+        <dd class="figure">{{ forecast ? degrees(forecast.pull.core) : '…' }}</dd>
+      </div>
+      <div>
+        <dt>Peak in the rest</dt>
+        <dd class="figure">{{ forecast ? degrees(forecast.peak.core) : '…' }}</dd>
+      </div>
     </dl>
     <p v-if="against" class="against" role="status">{{ against }}</p>
     <div ref="box" class="curve">
-      <svg v-if="width > 0 && forecast" :width="width" :height="HEIGHT" role="img" :aria-label="`Core: ${degrees(core)} now, ${degrees(forecast.peak.core)} at its peak`">
+      <svg
+        v-if="width > 0 && forecast"
+        :width="width"
+        :height="HEIGHT"
+        role="img"
+        :aria-label="`Core: ${degrees(core)} now, ${degrees(forecast.peak.core)} at its peak`"
+      >
         <g class="grid">
           <template v-for="t in degreeTicks(0, y.to, 4, units.system)" :key="t.celsius">
-            <line :x1="4" :x2="width - 34" :y1="y(t.celsius)" :y2="y(t.celsius)" />
+            <line :x1="10" :x2="width - 34" :y1="y(t.celsius)" :y2="y(t.celsius)" />
             <text :x="width - 30" :y="y(t.celsius) + 4">{{ t.label }}</text>
           </template>
-          <text v-for="t in minuteTicks(0, end, width)" :key="t.seconds" :x="x(t.seconds)" :y="HEIGHT - 6" text-anchor="middle">{{ t.label }}</text>
+          <text v-for="t in minuteTicks(0, end, width)" :key="t.seconds" :x="x(t.seconds)" :y="HEIGHT - 6" text-anchor="middle">
+            {{ t.label }}
+          </text>
         </g>
         <path class="ahead" :d="ahead" />
         <path class="past" :d="past" />

@@ -5,7 +5,11 @@ import { kept } from '../../stores/kept'
 const AHEAD_S = 10
 
 export function useCaller(secondsLeft: Ref<number | null>, words: Ref<string>, key: Ref<string>) {
-  const muted = kept('macellaio.muted', () => false, stored => stored === true)
+  const muted = kept(
+    'macellaio.muted',
+    () => false,
+    stored => stored === true
+  )
   const called = ref<Record<string, true>>({})
   let audio: AudioContext | null = null
 

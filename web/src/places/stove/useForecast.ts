@@ -55,7 +55,9 @@ export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>) {
   /** Whether what was last said is in the forecast yet. */
   const reckoning = computed(() => cook.value !== null && answer.value?.question.cook.events !== cook.value.events)
   const progress = computed(() => (cook.value ? progressOf(cook.value.events) : null))
-  const action = computed(() => (progress.value && forecast.value ? nextAction(progress.value, forecast.value, cook.value?.planned.preheatS ?? 240) : null))
+  const action = computed(() =>
+    progress.value && forecast.value ? nextAction(progress.value, forecast.value, cook.value?.planned.preheatS ?? 240) : null
+  )
 
   watch(now, at => {
     const { phase } = progress.value ?? { phase: 'ready' }

@@ -1,9 +1,9 @@
 /** Nothing is lost on the way: energy and water, and no answer that hangs on grid or step. */
 import { describe, expect, it } from 'vitest'
-import { panStages, panSubject, type Spell } from '#core/method/panSear'
-import { stripSetup } from '#core/plan/setups.fixture'
-import { DEFAULT_RESOLUTION, slabGrid } from './grid'
-import { DEFAULT_STEPS, KEEP_ENDS, run } from './program'
+import { panStages, panSubject, type Spell } from './panSear'
+import { stripSetup } from './setups.fixture'
+import { DEFAULT_RESOLUTION, slabGrid } from '#core/heat/grid'
+import { DEFAULT_STEPS, KEEP_ENDS, run } from '#core/heat/program'
 
 const SPELLS: readonly Spell[] = [
   { state: 'first down', seconds: 300 },
@@ -50,12 +50,23 @@ describe('the core does not hang on the resolution', () => {
   it.each(['once', 'every 60 s'] as const)('turned %s: half the cells and half the step change it by less than 0.2 °C', turning => {
     const setup = stripSetup({ thicknessMm: 30 }, { turning })
     const each = turning === 'once' ? 330 : 60
-    const spells = Array.from({ length: 660 / each }, (_, i): Spell => ({ state: i % 2 === 0 ? 'first down' : 'second down', seconds: each }))
+    const spells = Array.from({ length: 660 / each }, (_, i): Spell => ({
+      state: i % 2 === 0 ? 'first down' : 'second down',
+      seconds: each
+    }))
     const subject = panSubject(setup)
     const stages = panStages(setup, spells, 900)
     const coarse = run(subject, stages, KEEP_ENDS)
-    const half = { finest: DEFAULT_RESOLUTION.finest / 2, growth: Math.sqrt(DEFAULT_RESOLUTION.growth), coarsest: DEFAULT_RESOLUTION.coarsest / 2 }
-    const fine = run({ ...subject, grid: slabGrid(0.03, half) }, stages, KEEP_ENDS, { first: 0.05, longest: DEFAULT_STEPS.longest / 2, kelvin: DEFAULT_STEPS.kelvin / 2 })
+    const half = {
+      finest: DEFAULT_RESOLUTION.finest / 2,
+      growth: Math.sqrt(DEFAULT_RESOLUTION.growth),
+      coarsest: DEFAULT_RESOLUTION.coarsest / 2
+    }
+    const fine = run({ ...subject, grid: slabGrid(0.03, half) }, stages, KEEP_ENDS, {
+      first: 0.05,
+      longest: DEFAULT_STEPS.longest / 2,
+      kelvin: DEFAULT_STEPS.kelvin / 2
+    })
     expect(Math.abs(coarse.peak.core - fine.peak.core)).toBeLessThan(0.2)
     expect(Math.abs(coarse.loss - fine.loss)).toBeLessThan(0.002)
   })

@@ -1,0 +1,34 @@
+/** Which room may import which. In core a floor imports only the floors under it. */
+const FLOORS = ['quantity', 'heat', 'meat', 'kit', 'doneness', 'safety', 'method', 'plan', 'cook', 'book', 'service', 'formats']
+
+const floors = FLOORS.map((floor, height) => ({
+  name: `core-${floor}-only-downward`,
+  severity: 'error',
+  from: { path: `^core/src/${floor}/` },
+  to: { path: `^core/src/(${FLOORS.slice(height + 1).join('|') || 'nothing'})/` }
+}))
+
+module.exports = {
+  forbidden: [
+    ...floors,
+    { name: 'core-imports-nothing-outside', severity: 'error', from: { path: '^core/' }, to: { path: '^(server|web|demo|e2e|scripts)/' } },
+    { name: 'core-is-pure', severity: 'error', from: { path: '^core/src/', pathNot: '\\.test\\.ts$' }, to: { dependencyTypes: ['core'] } },
+    {
+      name: 'core-has-one-library',
+      severity: 'error',
+      from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
+      to: { path: 'node_modules', pathNot: 'node_modules/yup/' }
+    },
+    { name: 'web-not-server', severity: 'error', from: { path: '^web/' }, to: { path: '^(server|demo|scripts)/' } },
+    { name: 'server-not-web', severity: 'error', from: { path: '^server/' }, to: { path: '^web/' } },
+    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    { name: 'resolvable', severity: 'error', from: {}, to: { couldNotResolve: true } }
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '\\.(css|svg)$' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: { extensions: ['.ts', '.vue', '.mjs', '.js', '.json'], conditionNames: ['import', 'node', 'default', 'types'] }
+  }
+}

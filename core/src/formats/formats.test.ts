@@ -1,0 +1,187 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { plannedOf } from '#core/book/record'
+import { FIRST_REQUEST } from '#core/plan/firstRequest'
+import { planPanSear } from '#core/plan/panPlan'
+import { setupOf } from '#core/plan/request'
+import { answerPlan, answerSimulate } from './answers'
+import { parseEvents, parseNewCook, parseOutcome } from './cookSchema'
+import { InvalidInputError, type Problem } from './problem'
+import { parseRequest } from './requestSchema'
+
+const EXAMPLES = new URL('../../../docs/examples/', import.meta.url)
+const read = (name: string): Record<string, unknown> => JSON.parse(readFileSync(new URL(name, EXAMPLES), 'utf8')) as Record<string, unknown>
+
+interface Plan {
+  feasible: boolean
+  pull: { atS: number; coreC: number }
+  peak: { coreC: number }
+  turnsAtS: number[]
+  nearest?: { coreC: number }
+  remarks: string[]
+  spread?: { pullS: number[] }
+}
+interface Simulation {
+  series: { timeS: number[]; coreC: number[]; firstSurfaceC: number[]; panC: (number | null)[]; waterLost: number[] }
+  stages: { name: string; endS: number }[]
+  coldestPoint: { peakC: number }
+}
+const plan = (input: unknown): Plan => answerPlan(input) as Plan
+const simulate = (input: unknown): Simulation => answerSimulate(input) as Simulation
+
+function problems(work: () => unknown): readonly Problem[] {
+  try {
+    work()
+  } catch (error) {
+    if (error instanceof InvalidInputError) return error.problems
+    throw error
+  }
+  throw new Error('Nothing was refused.')
+}
+
+describe('the examples in docs/examples', () => {
+  it.each(readdirSync(EXAMPLES).filter(f => f.endsWith('.json')))('%s runs', name => {
+    const input = read(name)
+    if ('stages' in input) {
+      const { series, coldestPoint } = simulate(input)
+      expect(series.coreC).toHaveLength(series.timeS.length)
+      expect([...series.coreC, ...series.firstSurfaceC, coldestPoint.peakC].every(Number.isFinite)).toBe(true)
+    } else {
+      const answer = plan(input)
+      expect(answer.feasible).toBe(true)
+      expect(Math.abs(answer.peak.coreC - 54)).toBeLessThan(0.1)
+    }
+  })
+
+  it('the belt grill peaks near 70 °C through the door as well', () => {
+    expect(Math.abs(simulate(read('belt-grill.json')).coldestPoint.peakC - 70)).toBeLessThan(3)
+  })
+
+  it('a stage ends when the core reads what it was to reach', () => {
+    const { series, stages } = simulate(read('pan-by-hand.json'))
+    const at = series.timeS.findIndex(t => Math.abs(t - stages[1].endS) < 0.2)
+    expect(series.coreC[at]).toBeCloseTo(47, 0)
+    expect(series.panC[0]).toBe(220)
+  })
+
+  it('water lost only grows', () => {
+    const { waterLost } = simulate(read('pan-by-hand.json')).series
+    waterLost.slice(1).forEach((w, i) => expect(w).toBeGreaterThanOrEqual(waterLost[i] - 2e-4))
+  })
+})
+
+describe('a wrong case is refused with the key, the value and the range', () => {
+  const good = read('strip-38.json') as { piece: object; method: object; target: object }
+
+  it.each([
+    ['piece.thickness', { ...good, piece: { ...good.piece, thickness: '38 g' } }, '38 g', /measures mass/],
+    ['piece.thickness', { ...good, piece: { ...good.piece, thickness: 38 } }, 38, /with its unit/],
+    ['piece.thickness', { ...good, piece: { ...good.piece, thickness: '3 mm' } }, '3 mm', /5 to 100 mm/],
+    ['piece.start', { ...good, piece: { ...good.piece, start: '-20 °C' } }, '-20 °C', /frozen/],
+    ['piece.cut', { ...good, piece: { ...good.piece, cut: 'unicorn' } }, 'unicorn', /is not one of/],
+    ['method.heat', { ...good, method: { ...good.method, heat: '900 °C' } }, '900 °C', /120 to 300/],
+    ['method.rest', { ...good, method: { ...good.method, rest: 'for ever' } }, 'for ever', /no rest/],
+    ['target.core', { ...good, target: { core: '20 °C' } }, '20 °C', /40 to 75/]
+  ])('%s', (key, input, value, message) => {
+    const found = problems(() => plan(input)).find(p => p.key === key)
+    expect(found?.message).toMatch(message)
+    expect(found?.value).toBe(value)
+  })
+
+  it('ranges travel with their unit', () => {
+    const [found] = problems(() => plan({ ...good, piece: { ...good.piece, thickness: '3 mm' } }))
+    expect(found.range).toEqual(['5 mm', '100 mm'])
+  })
+
+  it('unknown keys are named where they stand, all at once', () => {
+    const keys = problems(() => plan({ ...good, colour: 'red', piece: { ...good.piece, fat: 'much' } })).map(p => p.key)
+    expect(keys).toContain('colour')
+    expect(keys).toContain('piece.fat')
+  })
+
+  it('missing parts, two targets, no target', () => {
+    expect(problems(() => plan({})).map(p => p.key)).toEqual(expect.arrayContaining(['piece.cut', 'piece.thickness', 'method.heat', 'target']))
+    expect(problems(() => plan({ ...good, target: { core: '54 °C', doneness: 'rare' } }))[0].key).toBe('target')
+    expect(problems(() => plan({ ...good, target: {} }))[0].key).toBe('target')
+  })
+
+  it('a braising cut is refused with the reason, a piece that does not fit with its share of the pan', () => {
+    expect(problems(() => plan({ ...good, piece: { ...good.piece, cut: 'shin', weight: '500 g' } }))[0].message).toMatch(
+      /connective tissue/
+    )
+    const crowd = problems(() => plan({ ...good, piece: { ...good.piece, count: 6 } }))[0]
+    expect(crowd.key).toBe('method.pan')
+    expect(crowd.message).toMatch(/% of the pan/)
+  })
+
+  it('a stage in a pan needs a pan, and only one face lies in it', () => {
+    const { pan, ...rest } = read('pan-by-hand.json') as { pan: object; stages: object[] }
+    expect(problems(() => simulate(rest))[0].key).toBe('pan')
+    expect(problems(() => simulate({ ...rest, pan, stages: [{ for: '1 min', first: 'pan', second: 'pan' }] }))[0].message).toMatch(
+      /one face/
+    )
+    expect(
+      problems(() =>
+        simulate({ ...rest, pan, stages: [{ for: '1 min', until: { core: '50 °C', atMost: '1 h' }, first: 'pan', second: 'board' }] })
+      )[0].key
+    ).toBe('stages[0]')
+    expect(problems(() => simulate({ ...rest, pan, stages: [{ for: '1 min', first: 'lava', second: 'board' }] }))[0].key).toBe(
+      'stages[0].first'
+    )
+  })
+})
+
+describe('what cannot be had is an answer, with the nearest that can', () => {
+  it('5 mm from 25 °C to 45 °C', () => {
+    const answer = plan({
+      piece: { cut: 'skirt', thickness: '5 mm', start: '25 °C', weight: '90 g' },
+      method: { kind: 'pan sear', heat: '260 °C', turning: 'once' },
+      target: { core: '45 °C' }
+    })
+    expect(answer.feasible).toBe(false)
+    expect(answer.nearest?.coreC).toBeGreaterThan(45)
+  })
+
+  it('a contradiction between weight and size is remarked on', () => {
+    const good = read('strip-38.json') as { piece: object }
+    expect(plan({ ...good, spread: false, piece: { ...good.piece, weight: '900 g' } }).remarks.join()).toMatch(/disagree/)
+  })
+})
+
+describe('what the server takes', () => {
+  const setup = setupOf(FIRST_REQUEST)
+  const planned = plannedOf(planPanSear(setup, FIRST_REQUEST.targetC), null, 210)
+  const cook = { id: 'abcdef12', title: 'Strip', createdAt: 1, request: FIRST_REQUEST, planned }
+
+  it('a cook as the app makes it', () => {
+    expect(parseNewCook(JSON.parse(JSON.stringify(cook)))).toEqual(cook)
+    expect(JSON.stringify(cook).length).toBeLessThan(20_000)
+  })
+
+  it('a request out of range names field and range', () => {
+    const [found] = problems(() => parseRequest({ ...FIRST_REQUEST, panC: 900 }))
+    expect(found).toMatchObject({ key: 'panC', value: 900, range: [120, 300] })
+    expect(problems(() => parseRequest({ ...FIRST_REQUEST, rest: { kind: 'clock' } }))[0].key).toBe('rest.seconds')
+    expect(problems(() => parseRequest({ ...FIRST_REQUEST, panC: NaN }))[0].key).toBe('panC')
+    expect(problems(() => parseRequest(null)).length).toBeGreaterThan(0)
+  })
+
+  it('events of a known kind with what belongs to it', () => {
+    const event = { id: 'event-01', kind: 'reading', at: 1, entered: 1, coreC: 41.5 }
+    expect(parseEvents({ events: [event] })).toEqual([event])
+    for (const wrong of [
+      { ...event, coreC: 300 },
+      { ...event, coreC: undefined },
+      { ...event, kind: 'flambéed' },
+      { ...event, kind: 'turned' },
+      { ...event, kind: 'undone', coreC: undefined }
+    ]) {
+      expect(problems(() => parseEvents({ events: [wrong] })).length).toBeGreaterThan(0)
+    }
+  })
+
+  it('a verdict from the lists, or none', () => {
+    expect(parseOutcome({ doneness: null, crust: 'good', notes: '' }).crust).toBe('good')
+    expect(problems(() => parseOutcome({ doneness: 'exquisite', crust: null, notes: '' }))[0].key).toBe('doneness')
+  })
+})

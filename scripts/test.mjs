@@ -1,0 +1,89 @@
+/**
+ * Every check there is, each counted: types, lint, rooms, unused code, unit tests,
+ * build, interface. Ends with "N passed, N failed".
+ */
+import { spawn } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { ensureChromium, ensurePackages, ROOT } from './setup.mjs'
+
+ensurePackages()
+const reports = mkdtempSync(join(tmpdir(), 'macellaio-test-'))
+let passed = 0
+let failed = 0
+
+function run(command, args) {
+  return new Promise(done => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, FORCE_COLOR: '0' } })
+    child.on('error', () => done(127))
+    child.on('exit', code => done(code ?? 1))
+  })
+}
+
+function count(name, ok) {
+  if (ok) passed += 1
+  else failed += 1
+  console.log(`${ok ? 'pass' : 'FAIL'}  ${name}`)
+}
+
+async function check(name, command, args) {
+  count(name, (await run(command, args)) === 0)
+}
+
+/** Runs a test runner that writes a JSON report, and counts its tests. */
+async function tests(name, command, args, read) {
+  const file = join(reports, `${name}.json`)
+  const code = await run(command, args(file))
+  try {
+    const result = read(JSON.parse(readFileSync(file, 'utf8')))
+    passed += result.passed
+    failed += result.failed
+    if (code !== 0 && result.failed === 0) failed += 1
+    console.log(`${code === 0 ? 'pass' : 'FAIL'}  ${name}: ${result.passed} passed, ${result.failed} failed`)
+  } catch {
+    count(`${name} gave no report`, false)
+  }
+}
+
+await check('types: core', 'npx', ['tsc', '-p', 'core'])
+await check('types: server, scripts, tests', 'npx', ['tsc', '-p', '.'])
+await check('types: web', 'npx', ['vue-tsc', '--noEmit', '-p', 'web'])
+await check('lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
+await check('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.'])
+await check('rooms: who may import whom', 'npx', [
+  'depcruise',
+  '--config',
+  '.dependency-cruiser.cjs',
+  '--output-type',
+  'err',
+  'core',
+  'server',
+  'web/src',
+  'demo',
+  'scripts',
+  'e2e'
+])
+await check('no unused code', 'npx', ['knip'])
+await tests(
+  'unit',
+  'npx',
+  file => ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${file}`],
+  r => ({ passed: r.numPassedTests, failed: r.numFailedTests })
+)
+await check('build', 'npx', ['vite', 'build', '--logLevel', 'warn'])
+if (ensureChromium()) {
+  process.env.PLAYWRIGHT_JSON_OUTPUT_NAME = join(reports, 'interface.json')
+  await tests(
+    'interface',
+    'npx',
+    () => ['playwright', 'test', '--reporter=list,json'],
+    r => ({ passed: r.stats.expected, failed: r.stats.unexpected + r.stats.flaky })
+  )
+} else {
+  count('interface: no Chromium', false)
+}
+
+rmSync(reports, { recursive: true, force: true })
+console.log(`\n${passed} passed, ${failed} failed`)
+process.exit(failed === 0 ? 0 : 1)

@@ -1,0 +1,142 @@
+/** The server with a real database file: what is told is kept, twice told is kept once, and a restart loses nothing. */
+import type { Express } from 'express'
+import type { Knex } from 'knex'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import pino from 'pino'
+import request from 'supertest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { plannedOf, type CookRecord } from '#core/book/record'
+import { FIRST_REQUEST } from '#core/plan/firstRequest'
+import { planPanSear } from '#core/plan/panPlan'
+import { setupOf } from '#core/plan/request'
+import { createApp } from './app'
+import { openDatabase } from './db/database'
+
+const folder = mkdtempSync(join(tmpdir(), 'macellaio-server-'))
+const file = join(folder, 'book.sqlite')
+const log = pino({ level: 'silent' })
+let db: Knex
+let app: Express
+
+const planned = plannedOf(planPanSear(setupOf(FIRST_REQUEST), FIRST_REQUEST.targetC), null, 210)
+const cook = (id: string, title = 'Strip'): object => ({ id, title, createdAt: 1_750_000_000_000, request: FIRST_REQUEST, planned })
+const event = (id: string, at: number, rest: object): object => ({ id, at, entered: at, ...rest })
+
+beforeAll(async () => {
+  db = await openDatabase(file)
+  app = createApp({ db, log, pages: null })
+})
+afterAll(async () => {
+  await db.destroy()
+  rmSync(folder, { recursive: true, force: true })
+})
+
+describe('a cook is kept', () => {
+  it('from its beginning to the verdict', async () => {
+    await request(app).post('/api/cooks').send(cook('cook-one')).expect(201).expect('location', '/api/cooks/cook-one')
+    const told = await request(app)
+      .post('/api/cooks/cook-one/events')
+      .send({ events: [event('e-laid', 1000, { kind: 'laid' }), event('e-read', 2000, { kind: 'reading', coreC: 41.5 })] })
+      .expect(200)
+    expect((told.body as CookRecord).events).toHaveLength(2)
+    await request(app).put('/api/cooks/cook-one/outcome').send({ doneness: 'over', crust: null, notes: 'Talked too long.' }).expect(200)
+    const { body } = await request(app).get('/api/cooks/cook-one').expect(200)
+    expect((body as CookRecord).outcome).toEqual({ doneness: 'over', crust: null, notes: 'Talked too long.' })
+    expect((body as CookRecord).planned).toEqual(planned)
+  })
+
+  it('once, however often it is sent', async () => {
+    await request(app).post('/api/cooks').send(cook('cook-one', 'Another name')).expect(200)
+    const again = { events: [event('e-laid', 1000, { kind: 'laid' }), event('e-turn', 3000, { kind: 'turned' })] }
+    await request(app).post('/api/cooks/cook-one/events').send(again)
+    const { body } = await request(app).post('/api/cooks/cook-one/events').send(again).expect(200)
+    expect((body as CookRecord).events.map(e => e.id)).toEqual(['e-laid', 'e-read', 'e-turn'])
+    expect((body as CookRecord).title).toBe('Strip')
+  })
+
+  it('through a restart', async () => {
+    await db.destroy()
+    db = await openDatabase(file)
+    app = createApp({ db, log, pages: null })
+    const { body } = await request(app).get('/api/cooks/cook-one').expect(200)
+    expect((body as CookRecord).events).toHaveLength(3)
+  })
+})
+
+describe('it is found again', () => {
+  it('by a word of its name, its notes or its cut, whatever is in the search', async () => {
+    await request(app).post('/api/cooks').send(cook('cook-two', 'Feast at 100 % on the roof')).expect(201)
+    const titles = async (search: string): Promise<string[]> => {
+      const { body } = await request(app).get('/api/cooks').query({ search }).expect(200)
+      return (body as { cooks: { title: string }[] }).cooks.map(c => c.title)
+    }
+    expect(await titles('')).toHaveLength(2)
+    expect(await titles('talked LONG')).toEqual(['Strip'])
+    expect(await titles('100 %')).toEqual(['Feast at 100 % on the roof'])
+    expect(await titles("'; drop table cooks; --")).toEqual([])
+    expect(await titles('strip')).toHaveLength(2)
+  })
+
+  it('taken out and put back', async () => {
+    await request(app).delete('/api/cooks/cook-two').expect(204)
+    expect(((await request(app).get('/api/cooks')).body as { cooks: unknown[] }).cooks).toHaveLength(1)
+    await request(app).post('/api/cooks/cook-two/restored').expect(200)
+    expect(((await request(app).get('/api/cooks')).body as { cooks: unknown[] }).cooks).toHaveLength(2)
+  })
+})
+
+describe('what is wrong is told as problem details', () => {
+  it('every key of a bad cook', async () => {
+    const answer = await request(app)
+      .post('/api/cooks')
+      .send({ ...cook('cook-bad'), request: { ...FIRST_REQUEST, panC: 900 }, extra: 1 })
+      .expect(422)
+      .expect('content-type', /application\/problem\+json/)
+    expect(answer.body).toMatchObject({ status: 422, instance: '/api/cooks' })
+    expect((answer.body as { problems: { key: string }[] }).problems.map(p => p.key)).toContain('extra')
+  })
+
+  it('no such cook, no such path, no JSON, too much', async () => {
+    await request(app)
+      .get('/api/cooks/nobody')
+      .expect(404)
+      .expect('content-type', /problem/)
+    await request(app).post('/api/cooks/nobody/events').send({ events: [] }).expect(404)
+    await request(app).get('/api/nothing').expect(404)
+    await request(app)
+      .post('/api/cooks')
+      .set('content-type', 'application/json')
+      .send('{')
+      .expect(400)
+      .expect('content-type', /problem/)
+    await request(app)
+      .post('/api/cooks')
+      .send({ id: 'x'.repeat(300_000) })
+      .expect(413)
+  })
+
+  it('an event refused leaves nothing of the others behind', async () => {
+    await request(app)
+      .post('/api/cooks/cook-two/events')
+      .send({ events: [event('e-ok-1', 1, { kind: 'laid' }), event('e-bad-1', 2, { kind: 'reading', coreC: 999 })] })
+      .expect(422)
+    expect(((await request(app).get('/api/cooks/cook-two')).body as CookRecord).events).toHaveLength(0)
+  })
+})
+
+describe('the walls', () => {
+  it('no inline script, no framing, no powered-by; foreign keys on, write-ahead log', async () => {
+    const { headers } = await request(app).get('/api/health').expect(200)
+    expect(headers['content-security-policy']).toContain("script-src 'self'")
+    expect(headers['content-security-policy']).not.toMatch(/script-src[^;]*unsafe/)
+    expect(headers['content-security-policy']).toContain("frame-ancestors 'none'")
+    expect(headers['x-powered-by']).toBeUndefined()
+    expect(await db.raw('pragma foreign_keys')).toEqual([{ foreign_keys: 1 }])
+    expect(await db.raw('pragma journal_mode')).toEqual([{ journal_mode: 'wal' }])
+    await expect(
+      db('cook_events').insert({ id: 'orphan', cook_id: 'nobody', sequence: 1, kind: 'laid', at: 1, entered: 1 })
+    ).rejects.toThrow(/FOREIGN KEY/)
+  })
+})
