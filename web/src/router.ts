@@ -1,17 +1,24 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import NowherePlace from './places/NowherePlace.vue'
+import BenchPlace from './places/bench/BenchPlace.vue'
+import BookPlace from './places/book/BookPlace.vue'
+import CookPage from './places/book/CookPage.vue'
+import CounterPlace from './places/counter/CounterPlace.vue'
 import FirePlace from './places/fire/FirePlace.vue'
+import StovePlace from './places/stove/StovePlace.vue'
 
+// Every place comes with the page: a server that dies must not lock a cook out of the stove.
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', redirect: '/fire' },
-    { path: '/counter', name: 'counter', component: () => import('./places/counter/CounterPlace.vue'), meta: { title: 'Counter' } },
-    { path: '/bench', name: 'bench', component: () => import('./places/bench/BenchPlace.vue'), meta: { title: 'Bench' } },
+    { path: '/counter', name: 'counter', component: CounterPlace, meta: { title: 'Counter' } },
+    { path: '/bench', name: 'bench', component: BenchPlace, meta: { title: 'Bench' } },
     { path: '/fire', name: 'fire', component: FirePlace, meta: { title: 'Fire' } },
-    { path: '/stove', name: 'stove', component: () => import('./places/stove/StovePlace.vue'), meta: { title: 'Stove', mood: 'service' } },
-    { path: '/book', name: 'book', component: () => import('./places/book/BookPlace.vue'), meta: { title: 'Book' } },
-    { path: '/book/:id', name: 'cook', component: () => import('./places/book/CookPage.vue'), meta: { title: 'Book' } },
-    { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./places/NowherePlace.vue'), meta: { title: 'Not found' } }
+    { path: '/stove', name: 'stove', component: StovePlace, meta: { title: 'Stove', mood: 'service' } },
+    { path: '/book', name: 'book', component: BookPlace, meta: { title: 'Book' } },
+    { path: '/book/:id', name: 'cook', component: CookPage, meta: { title: 'Book' } },
+    { path: '/:rest(.*)*', name: 'nowhere', component: NowherePlace, meta: { title: 'Not found' } }
   ]
 })
 

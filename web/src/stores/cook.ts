@@ -36,6 +36,8 @@ function parseCook(stored: unknown): CookRecord | null {
 
 export const useCook = defineStore('cook', () => {
   const cook = kept<CookRecord | null>('macellaio.cook', () => null, parseCook)
+  /** The cook last put away, until the server has it. */
+  const last = kept<CookRecord | null>('macellaio.last', () => null, parseCook)
   const outbox = kept<readonly Letter[]>(
     'macellaio.outbox',
     () => [],
@@ -81,12 +83,14 @@ export const useCook = defineStore('cook', () => {
 
   function judge(cookId: string, outcome: Outcome): void {
     if (cook.value?.id === cookId) cook.value = { ...cook.value, outcome }
+    if (last.value?.id === cookId) last.value = { ...last.value, outcome }
     outbox.value = outbox.value.filter((l, i) => !(l.kind === 'outcome' && l.cookId === cookId && (i > 0 || !sending)))
     post({ kind: 'outcome', cookId, outcome })
   }
 
   /** Takes the cook off the stove; it stays in the Book. */
   function clear(): void {
+    last.value = cook.value
     cook.value = null
   }
 
@@ -133,5 +137,5 @@ export const useCook = defineStore('cook', () => {
   }
 
   void send()
-  return { cook, progress, underWay, unsent, offline, refused, canUndo, begin, say, undo, judge, clear }
+  return { cook, last, progress, underWay, unsent, offline, refused, canUndo, begin, say, undo, judge, clear }
 })

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 /** How it is to be cooked, every setting in sight. */
-import { Select as ASelect } from 'ant-design-vue'
 import { computed } from 'vue'
 import { bandOf, scaleById, SCALES } from '#core/doneness/scale'
 import { PANS, RINGS } from '#core/kit/pan'
@@ -8,6 +7,7 @@ import { PAN_LIMITS, type Cover, type RestLength, type Turning } from '#core/met
 import { showTemperature, shownText } from '#core/quantity/format'
 import { TARGET_LIMITS } from '#core/formats/requestSchema'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
+import PickField from '../../ui/PickField.vue'
 import QuantityField from '../../ui/QuantityField.vue'
 import { useDraft } from '../../stores/draft'
 import { useUnits } from '../../stores/units'
@@ -61,16 +61,14 @@ function changeRest(value: RestSchool): void {
 <template>
   <div class="settings">
     <div class="row">
-      <div class="field school">
-        <label for="scale">School</label>
-        <a-select
-          id="scale"
-          :value="scale.id"
-          :options="SCALES.map(s => ({ value: s.id, label: s.name.replace(' school', '') }))"
-          :title="scale.says"
-          @update:value="v => changeScale(String(v))"
-        />
-      </div>
+      <pick-field
+        class="school"
+        label="School"
+        :model-value="scale.id"
+        :options="SCALES.map(s => ({ value: s.id, label: s.name.replace(' school', '') }))"
+        :title="scale.says"
+        @update:model-value="changeScale"
+      />
       <choice-row
         label="Doneness"
         :model-value="chosenBand"
@@ -97,24 +95,20 @@ function changeRest(value: RestSchool): void {
         @update:model-value="v => draft.change({ panC: v })"
         @problem="m => draft.complain('Pan temperature', m)"
       />
-      <div class="field">
-        <label for="pan">in the</label>
-        <a-select
-          id="pan"
-          :value="request.panId"
-          :options="PANS.map(p => ({ value: p.id, label: p.name }))"
-          @update:value="v => draft.change({ panId: String(v) })"
-        />
-      </div>
-      <div class="field ring">
-        <label for="ring">on the</label>
-        <a-select
-          id="ring"
-          :value="request.ringId"
-          :options="RINGS.map(r => ({ value: r.id, label: `${r.name}, ${r.powerW / 1000} kW` }))"
-          @update:value="v => draft.change({ ringId: String(v) })"
-        />
-      </div>
+      <pick-field
+        class="pan"
+        label="in the"
+        :model-value="request.panId"
+        :options="PANS.map(p => ({ value: p.id, label: p.name }))"
+        @update:model-value="v => draft.change({ panId: v })"
+      />
+      <pick-field
+        class="ring"
+        label="on the"
+        :model-value="request.ringId"
+        :options="RINGS.map(r => ({ value: r.id, label: `${r.name}, ${r.powerW / 1000} kW` }))"
+        @update:model-value="v => draft.change({ ringId: v })"
+      />
       <choice-row label="Turn" :model-value="request.turning" :options="TURNING" @update:model-value="v => draft.change({ turning: v })" />
     </div>
     <choice-row label="Rest" :model-value="rest" :options="RESTS" @update:model-value="changeRest" />
@@ -133,21 +127,14 @@ function changeRest(value: RestSchool): void {
   gap: 8px 12px;
   align-items: flex-start;
 }
-.field {
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  width: 204px;
-}
-.field.school {
+.school {
   width: 96px;
 }
-.field.ring {
-  width: 172px;
+.pan {
+  width: 204px;
 }
-.field label {
-  font-size: 13px;
-  color: var(--ink-2);
+.ring {
+  width: 172px;
 }
 .narrow {
   width: 92px;

@@ -206,8 +206,8 @@ const onHeat = computed(() =>
 
 function finish(): void {
   const id = record.value?.id
-  cook.clear()
-  if (id) void router.push(`/book/${id}`)
+  if (!id) return
+  void router.push(`/book/${id}`).then(() => cook.clear())
 }
 </script>
 

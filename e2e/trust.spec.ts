@@ -1,0 +1,113 @@
+/** What a cook must be able to rely on: nothing lost, nothing stale, nonsense answered, everyone able to use it. */
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { expect, test, type Page } from '@playwright/test'
+import { App } from './app'
+
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+
+let app: App
+test.beforeAll(async () => {
+  app = await App.start(true)
+})
+test.afterAll(() => app.stop())
+
+const sheet = (page: Page) => page.getByLabel('Call sheet', { exact: true }).locator('ul')
+
+test('the server is killed in the middle of a cook, the page reloaded, and nothing is lost', async ({ page }) => {
+  await page.goto(`${app.url}/fire`)
+  await expect(sheet(page)).toHaveAttribute('aria-busy', 'false')
+  await page.getByRole('button', { name: 'Light the stove' }).click()
+  await page.getByRole('button', { name: 'Ring is lit' }).click()
+  await page.getByRole('button', { name: 'It is in' }).click()
+  await expect(page.getByText('Turn 1 of about')).toBeVisible()
+
+  await app.kill()
+  await page.getByRole('button', { name: 'Turned' }).click()
+  await expect(page.getByText('The server does not answer.')).toBeVisible()
+  await page.keyboard.press('r')
+  await page.getByLabel('The probe reads').fill('6.5')
+  await page.keyboard.press('Enter')
+
+  await app.serve()
+  await page.reload()
+  await expect(page.getByText('You read 6.5')).toBeVisible()
+  await expect(page.getByText('Turn 2 of about')).toBeVisible()
+  await page.keyboard.press('p')
+  await page.getByRole('button', { name: 'Carved' }).click()
+  await page.getByRole('button', { name: 'To the book' }).click()
+
+  await app.kill()
+  await app.serve()
+  await page.reload()
+  await expect(page.getByText('Read 6.5')).toBeVisible()
+  await expect(page.locator('.log li')).toHaveText([/Ring lit/, /Into the pan/, /Turned/, /Read 6.5/, /Off the heat/, /Carved/])
+})
+
+test('no stale figure is shown as current, and nonsense is answered in the field', async ({ page }) => {
+  await page.goto(`${app.url}/fire`)
+  await expect(sheet(page)).toHaveAttribute('aria-busy', 'false')
+  const before = await sheet(page).textContent()
+
+  const sawBusy = page.waitForFunction(() => document.querySelector('[aria-label="Call sheet"] ul')?.getAttribute('aria-busy') === 'true')
+  await page.getByRole('radio', { name: 'once' }).check()
+  await sawBusy
+  await expect(sheet(page)).toHaveAttribute('aria-busy', 'false')
+  expect(await sheet(page).textContent()).not.toBe(before)
+
+  await page.getByLabel('Pan', { exact: true }).fill('warmish')
+  await expect(page.getByText('“warmish” is not a temperature').first()).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Light the stove' })).toBeDisabled()
+  await expect(sheet(page)).toHaveCount(0)
+  await page.getByLabel('Pan', { exact: true }).fill('410 F')
+  await expect(sheet(page)).toHaveAttribute('aria-busy', 'false')
+  await expect(page.locator('[data-line="pan"] .figure')).toHaveText('210')
+
+  await page.reload()
+  await expect(sheet(page)).toHaveAttribute('aria-busy', 'false')
+  await expect(page.locator('[data-line="pan"] .figure')).toHaveText('210')
+
+  await page.getByRole('button', { name: /Units/ }).click()
+  await expect(page.locator('[data-line="pan"]')).toHaveText(/410 °F/)
+  await expect(page.getByRole('heading', { name: 'Strip steak, 1½ in' })).toBeVisible()
+})
+
+for (const path of ['/counter', '/bench', '/fire', '/stove', '/book', '/book/demo-strip-galley']) {
+  test(`axe finds nothing at ${path}`, async ({ page }) => {
+    await page.goto(`${app.url}${path}`)
+    await page.waitForTimeout(1500)
+    expect(await violations(page)).toEqual([])
+  })
+}
+
+test('axe finds nothing at a lit stove with every panel open', async ({ page }) => {
+  await page.goto(`${app.url}/fire`)
+  await page.getByRole('button', { name: 'Light the stove' }).click()
+  await page.getByRole('button', { name: 'Ring is lit' }).click()
+  await page.getByRole('button', { name: 'It is in' }).click()
+  await page.keyboard.press('r')
+  await page.getByLabel('The probe reads').fill('nonsense')
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: /I’m late/ }).click()
+  expect(await violations(page)).toEqual([])
+})
+
+async function violations(page: Page): Promise<string[]> {
+  await page.evaluate(AXE)
+  return page.evaluate(async () => {
+    const { axe } = window as unknown as {
+      axe: { run(where: Document, options: object): Promise<{ violations: { id: string; nodes: { html: string }[] }[] }> }
+    }
+    const found = await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })
+    return found.violations.map(v => `${v.id}: ${v.nodes.map(n => n.html.slice(0, 160)).join(' | ')}`)
+  })
+}
+
+test('on a phone nothing is wider than the screen', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  for (const path of ['/counter', '/bench', '/fire', '/stove', '/book']) {
+    await page.goto(`${app.url}${path}`)
+    await page.waitForTimeout(800)
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(390)
+  }
+})

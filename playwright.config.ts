@@ -1,0 +1,16 @@
+import { defineConfig } from '@playwright/test'
+
+const FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results',
+  fullyParallel: false,
+  workers: 1,
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: process.env['MACELLAIO_CHROMIUM'] ?? '/usr/bin/chromium', args: FLAGS }
+  }
+})
