@@ -15,7 +15,7 @@ let failed = 0
 
 function run(command, args) {
   return new Promise(done => {
-    const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, FORCE_COLOR: '0' } })
+    const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, NO_COLOR: '1' } })
     child.on('error', () => done(127))
     child.on('exit', code => done(code ?? 1))
   })

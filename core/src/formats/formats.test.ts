@@ -100,7 +100,9 @@ describe('a wrong case is refused with the key, the value and the range', () => 
   })
 
   it('missing parts, two targets, no target', () => {
-    expect(problems(() => plan({})).map(p => p.key)).toEqual(expect.arrayContaining(['piece.cut', 'piece.thickness', 'method.heat', 'target']))
+    expect(problems(() => plan({})).map(p => p.key)).toEqual(
+      expect.arrayContaining(['piece.cut', 'piece.thickness', 'method.heat', 'target'])
+    )
     expect(problems(() => plan({ ...good, target: { core: '54 °C', doneness: 'rare' } }))[0].key).toBe('target')
     expect(problems(() => plan({ ...good, target: {} }))[0].key).toBe('target')
   })

@@ -50,6 +50,8 @@ export interface Run {
   readonly peak: { readonly time: number; readonly core: number }
   /** Share of the raw mass lost by the end. */
   readonly loss: number
+  /** Time steps taken. */
+  readonly steps: number
   /** The body as it is at the end, for balances. */
   readonly body: Body
 }
@@ -76,6 +78,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
   const recorder = new Recorder(body, plate, recording)
   const stageEnds: number[] = []
   let time = 0
+  let count = 0
   let peak = { time: 0, core: subject.start.temperature }
   recorder.take(time, true)
 
@@ -91,6 +94,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
       const before = body.heart.core
       const step = Math.min(dt, stop - time)
       body.step(step, stage.faces, plate, stage.burner)
+      count += 1
       time = stop - time - step < 1e-9 ? stop : time + step
       const core = body.heart.core
       const doneness = body.heart.doneness
@@ -106,7 +110,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
     recorder.take(time, true)
     stageEnds.push(time)
   }
-  return { history: recorder.history, fields: recorder.fields, stageEnds, peak, loss: recorder.loss, body }
+  return { history: recorder.history, fields: recorder.fields, stageEnds, peak, loss: recorder.loss, steps: count, body }
 }
 
 class Recorder {

@@ -54,7 +54,13 @@ export function findContradiction(piece: Piece, cut: Cut): Contradiction | null 
   const [worst] = suspects
     .map(s => ({ ...s, blame: outside(piece[s.measure], s.usual) - outside(s.wouldFit, s.usual) }))
     .sort((a, b) => b.blame - a.blame)
-  return { ratio, expectedG, culprit: worst.measure, wouldFit: worst.wouldFit, slip: slipOf(worst.wouldFit / piece[worst.measure], worst.measure === 'weightG' ? WEIGHT_SLIPS : SIZE_SLIPS) }
+  return {
+    ratio,
+    expectedG,
+    culprit: worst.measure,
+    wouldFit: worst.wouldFit,
+    slip: slipOf(worst.wouldFit / piece[worst.measure], worst.measure === 'weightG' ? WEIGHT_SLIPS : SIZE_SLIPS)
+  }
 }
 
 /** How far a value lies outside its usual range, as a logarithm; a little blame even inside, far from the middle. */

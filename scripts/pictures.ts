@@ -1,0 +1,66 @@
+/**
+ * Takes the pictures in docs/screenshots from the demo data. Run by hand after a view
+ * has changed; needs a build (`npx vite build`).
+ */
+import { join, resolve } from 'node:path'
+import { chromium, type Page } from '@playwright/test'
+import { App } from '../e2e/app'
+
+const FOLDER = resolve(import.meta.dirname, '../docs/screenshots')
+const FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+
+const app = await App.start(true)
+const browser = await chromium.launch({ executablePath: process.env['MACELLAIO_CHROMIUM'] ?? '/usr/bin/chromium', args: FLAGS })
+
+async function view(
+  name: string,
+  path: string,
+  prepare: (page: Page) => Promise<void> = () => Promise.resolve(),
+  size = { width: 1280, height: 800 }
+): Promise<void> {
+  const page = await browser.newPage({ viewport: size })
+  await page.clock.install({ time: new Date('2026-11-25T19:10:00') })
+  await page.goto(`${app.url}${path}`)
+  await settle(page)
+  await prepare(page)
+  await settle(page)
+  await page.screenshot({ path: join(FOLDER, `${name}.png`) })
+  await page.close()
+}
+
+/** Workers run on real time, the page on its own clock. */
+async function settle(page: Page): Promise<void> {
+  for (let i = 0; i < 6; i++) {
+    await page.clock.runFor(300)
+    await page.waitForTimeout(500)
+  }
+}
+
+async function atTheStove(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Light the stove' }).click()
+  await settle(page)
+  await page.keyboard.press('Space')
+  await page.clock.runFor(212_000)
+  await settle(page)
+  await page.keyboard.press('Space')
+  for (let turn = 0; turn < 8; turn++) {
+    await page.clock.runFor(59_000)
+    await settle(page)
+    await page.keyboard.press('Space')
+  }
+  await page.keyboard.press('r')
+  await page.getByLabel('The probe reads').fill('26')
+  await page.keyboard.press('Enter')
+  await page.clock.runFor(35_000)
+}
+
+await view('fire', '/fire')
+await view('counter', '/counter', async page => page.getByLabel('Search cuts by any name').fill('cap'))
+await view('bench', '/bench', async page => page.getByLabel('Weight of one').fill('300'))
+await view('stove', '/fire', atTheStove)
+await view('stove-phone', '/fire', atTheStove, { width: 390, height: 844 })
+await view('book', '/book')
+await view('cook', '/book/demo-flat-iron')
+
+await browser.close()
+await app.stop()
