@@ -35,7 +35,7 @@ export const PANS: readonly Pan[] = [
   { id: 'cast-iron-24', name: 'Cast-iron pan, 24 cm', metal: 'cast iron', diameterMm: 215, floorMm: 4.5 },
   { id: 'carbon-steel-28', name: 'Carbon-steel pan, 28 cm', metal: 'carbon steel', diameterMm: 230, floorMm: 2.5 },
   { id: 'clad-26', name: 'Clad pan, 26 cm', metal: 'steel and aluminium', diameterMm: 220, floorMm: 3 },
-  { id: 'thin-26', name: 'Thin aluminium pan, 26 cm', metal: 'aluminium', diameterMm: 200, floorMm: 2.5 }
+  { id: 'thin-26', name: 'Thin pan, 26 cm', metal: 'aluminium', diameterMm: 200, floorMm: 2.5 }
 ]
 
 export const RINGS: readonly Ring[] = [

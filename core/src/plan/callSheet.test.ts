@@ -1,6 +1,4 @@
 import { describe, expect, it } from 'vitest'
-import { plannedOf, seenOf } from '#core/book/record'
-import type { CookEvent } from '#core/cook/events'
 import { cautionsFor } from '#core/safety/cautions'
 import { callSheet, remarks, secondsLate } from './callSheet'
 import { FIRST_REQUEST } from './firstRequest'
@@ -120,40 +118,5 @@ describe('the small tools of the planner', () => {
   it('percentiles by straight interpolation', () => {
     expect(percentile([4, 1, 3, 2], 0.5)).toBe(2.5)
     expect(percentile([7], 0.9)).toBe(7)
-  })
-})
-
-describe('what goes into the book', () => {
-  const plan = planOf(FIRST_REQUEST)
-  const planned = plannedOf(plan, null, 212.34)
-  const T0 = 1_750_000_000_000
-  const event = (kind: 'laid' | 'pulled' | 'carved', s: number): CookEvent => ({
-    id: `${kind}-${s}`,
-    kind,
-    at: T0 + s * 1000,
-    entered: T0 + s * 1000
-  })
-  const read = (s: number, coreC: number): CookEvent => ({
-    id: `read-${s}`,
-    kind: 'reading',
-    coreC,
-    at: T0 + s * 1000,
-    entered: T0 + s * 1000
-  })
-
-  it('the plan thinned keeps its ends and its peak', () => {
-    expect(planned.curve.timeS.length).toBeLessThan(100)
-    expect(planned.curve.timeS[0]).toBe(0)
-    expect(Math.max(...planned.curve.coreC)).toBeCloseTo(plan.peak.core, 0)
-    expect(planned.section.edgesMm).toHaveLength(planned.section.hottestC.length + 1)
-  })
-
-  it('what was seen: the reading nearest the pull counts for it, the highest for the peak', () => {
-    const events = [event('laid', 0), read(300, 20), read(590, 44), event('pulled', 600), read(900, 53.5), event('carved', 960)]
-    expect(seenOf({ events, planned })).toMatchObject({ pullS: 600, pullC: 44, highestC: 53.5, restS: 360, lateBy: 600 - planned.pullS })
-  })
-
-  it('nothing seen is nothing said', () => {
-    expect(seenOf({ events: [], planned })).toEqual({ pullS: null, pullC: null, highestC: null, restS: null, turns: 0, lateBy: null })
   })
 })

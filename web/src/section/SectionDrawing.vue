@@ -36,12 +36,20 @@ const { width } = useElementSize(box)
 
 const LEFT = 64
 const RIGHT = 176
-const height = computed(() => props.height ?? 230)
-const frame = computed(() => (props.plain ? { left: 2, right: 2, top: 3 } : { left: LEFT, right: RIGHT, top: 14 }))
+/** Narrower than this there is room for the core alone beside the drawing. */
+const NARROW = 520
+const RIGHT_NARROW = 96
+const narrow = computed(() => width.value < NARROW)
+const frame = computed(() =>
+  props.plain ? { left: 2, right: 2, top: 3 } : { left: LEFT, right: narrow.value ? RIGHT_NARROW : RIGHT, top: 14 }
+)
 const scale = computed(() => {
   const { left, right, top } = frame.value
-  return Math.max(0.1, Math.min((Math.max(width.value, 120) - left - right) / props.widthMm, (height.value - 2 * top) / props.thicknessMm))
+  const across = (Math.max(width.value, 120) - left - right) / props.widthMm
+  return Math.max(0.1, Math.min(across, ((props.height ?? 230) - 2 * top) / props.thicknessMm))
 })
+/** No taller than what is drawn, on a narrow screen. */
+const height = computed(() => (narrow.value ? Math.ceil(props.thicknessMm * scale.value + 2 * frame.value.top) : (props.height ?? 230)))
 const shape = computed(() => ({ widthMm: props.widthMm, thicknessMm: props.thicknessMm, fatEdge: props.fatEdge }))
 const fat = computed(() => fatPath(shape.value))
 const flecks = computed(() => marbling(shape.value, props.fatShare, Math.round(props.widthMm * 7 + props.thicknessMm)))
@@ -72,7 +80,7 @@ const LABEL_STEP = 19
 /** Labels from the top face to the middle, pushed apart where they would touch. */
 const marks = computed((): Mark[] => {
   const { field } = props
-  if (!field || props.plain) return []
+  if (!field || props.plain || narrow.value) return []
   const px = (depth: number): number => frame.value.top + (props.thicknessMm - depth) * scale.value
   const top = (celsius: number): number | undefined => {
     const depths = isotherm({ ...field, time: 0, temperature: [], wetness: [] }, props.edgesMm, celsius).filter(

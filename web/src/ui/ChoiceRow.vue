@@ -50,7 +50,7 @@ legend {
 label {
   position: relative;
   flex: 1 1 auto;
-  padding: 5px 10px;
+  padding: 5px 9px;
   background: #f8f9f6;
   cursor: pointer;
   white-space: nowrap;

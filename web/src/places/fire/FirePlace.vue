@@ -246,4 +246,10 @@ aside > .go {
   position: sticky;
   bottom: 20px;
 }
+@media (max-width: 900px) {
+  aside > .go {
+    position: static;
+    margin-top: 14px;
+  }
+}
 </style>

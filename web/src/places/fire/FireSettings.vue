@@ -20,7 +20,7 @@ const scale = computed(() => scaleById(request.value.scaleId) ?? SCALES[0])
 const doneness = computed(() =>
   scale.value.bands.map(b => ({
     value: String(b.aim),
-    label: `${b.word} ${showTemperature(b.aim, units.system).figure}°`,
+    label: `${b.word} ${showTemperature(b.aim, units.system).figure}`,
     hint: shownText(showTemperature(b.aim, units.system))
   }))
 )

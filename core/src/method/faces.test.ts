@@ -1,15 +1,15 @@
 /** What faces do that cooks and textbooks know: wet bulbs, boiling water, pans that sag. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { stripSetup } from '#core/method/setups.fixture'
-import { panSubject } from '#core/method/panSear'
+import { stripSetup } from './setups.fixture'
+import { panSubject } from './panSear'
 import { burnerHolding, hottestPan, panPlate, PANS, preheatSeconds, RINGS } from '#core/kit/pan'
-import { BoilingCurve } from './boilingCurve'
-import type { AirFace, Face } from './faces'
-import { PlateState } from './plate'
-import { KEEP_ENDS, run, type Run } from './program'
-import { Surface, type OuterCell } from './surface'
-import { BOILING_LATENT_HEAT, saturatedVapour } from './vapour'
+import { BoilingCurve } from '#core/heat/boilingCurve'
+import type { AirFace, Face } from '#core/heat/faces'
+import { PlateState } from '#core/heat/plate'
+import { KEEP_ENDS, run, type Run } from '#core/heat/program'
+import { Surface, type OuterCell } from '#core/heat/surface'
+import { BOILING_LATENT_HEAT, saturatedVapour } from '#core/heat/vapour'
 
 const DRY_AIR = 0.009
 

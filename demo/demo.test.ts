@@ -1,0 +1,28 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { Knex } from 'knex'
+import { CookRepository } from '#server/cooks/repository'
+import { openDatabase } from '#server/db/database'
+import { fillWithDemo } from './cooks'
+
+let db: Knex
+beforeAll(async () => {
+  db = await openDatabase(':memory:')
+})
+afterAll(() => db.destroy())
+
+describe('the demo fills an empty Book once', () => {
+  it('with finished evenings whose figures make sense, and leaves a used one alone', async () => {
+    await fillWithDemo(db)
+    const cooks = await new CookRepository(db).list('')
+    expect(cooks.length).toBeGreaterThanOrEqual(4)
+    for (const cook of cooks) {
+      expect(cook.phase).toBe('carved')
+      expect(cook.outcome.doneness).not.toBeNull()
+      expect(cook.planned.pullC).toBeLessThan(cook.planned.peakC)
+      expect(Math.abs((cook.seen.highestC ?? NaN) - cook.planned.peakC)).toBeLessThan(5)
+      expect(cook.seen.pullS).toBeGreaterThan(180)
+    }
+    await fillWithDemo(db)
+    expect(await new CookRepository(db).list('')).toHaveLength(cooks.length)
+  })
+})

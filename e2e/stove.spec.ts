@@ -1,0 +1,109 @@
+/** At the stove things go otherwise than planned. */
+import { expect, test, type Page } from '@playwright/test'
+import { App } from './app'
+
+let app: App
+test.beforeAll(async () => {
+  app = await App.start(true)
+})
+test.afterAll(() => app.stop())
+
+/** In the pan, the page's clock in hand. */
+async function inThePan(page: Page): Promise<void> {
+  await page.clock.install()
+  await page.goto(`${app.url}/fire`)
+  await page.getByRole('radio', { name: 'once' }).check()
+  await expect(page.getByLabel('Call sheet', { exact: true }).locator('ul')).toHaveAttribute('aria-busy', 'false')
+  await page.getByRole('button', { name: 'Light the stove' }).click()
+  await expect(page.getByRole('heading', { name: 'Light the ring' })).toBeVisible()
+  await page.keyboard.press('Space')
+  await page.clock.runFor(220_000)
+  await page.keyboard.press('Space')
+  await expect(page.getByText('Turn 1 of about 1.')).toBeVisible()
+}
+
+test('a turn made but not said is put where it was, and the book says when it was said', async ({ page }) => {
+  await inThePan(page)
+  await page.clock.runFor(14 * 60_000)
+  await expect(page.getByText('late by')).toBeVisible()
+  await page.keyboard.press('e')
+  await page.getByRole('button', { name: 'Turned, 2 min ago' }).click()
+  await expect(page.getByRole('heading', { name: /Off the heat/ })).toBeVisible()
+  await page.clock.runFor(6 * 60_000)
+  await page.keyboard.press('p')
+  await page.clock.runFor(60_000)
+  await page.getByRole('button', { name: 'Carved' }).click()
+  await page.getByRole('button', { name: 'To the book' }).click()
+  await expect(page.getByText('12:00')).toBeVisible()
+  await expect(page.getByText('written down 2:00 later')).toBeVisible()
+})
+
+test('lifted out it waits; pulled too early it is told so and goes back in', async ({ page }) => {
+  await inThePan(page)
+  await page.clock.runFor(60_000)
+  await page.keyboard.press('l')
+  await expect(page.getByRole('heading', { name: /Put the strip steak back in/ })).toBeVisible()
+  await page.clock.runFor(30_000)
+  await expect(page.getByText(/1:3\d since it went in, 1:0\d on the metal/)).toBeVisible()
+  await page.keyboard.press('l')
+  await expect(page.getByText('Turn 1 of about 1.')).toBeVisible()
+  await page.clock.runFor(120_000)
+  await page.keyboard.press('p')
+  await expect(page.getByText(/Pulled early: it will only reach/)).toBeVisible()
+  await page.keyboard.press('l')
+  await expect(page.getByText('Turn 1 of about 1.')).toBeVisible()
+})
+
+test('forgotten in the pan, it says so plainly', async ({ page }) => {
+  await inThePan(page)
+  await page.clock.runFor(12 * 60_000)
+  await page.keyboard.press('Space')
+  await page.clock.runFor(25 * 60_000)
+  await expect(page.getByText(/whatever you do. Take it off now/)).toBeVisible()
+})
+
+test('a cook is taken out of the book and put back', async ({ page }) => {
+  await page.goto(`${app.url}/book/demo-rump`)
+  await page.getByRole('button', { name: 'Take out of the book' }).click()
+  await expect(page.getByText('Taken out of the book.')).toBeVisible()
+  await page.getByRole('link', { name: 'The book' }).click()
+  await expect(page.getByRole('link', { name: 'Fillets, one guest late' })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Rump for a Tuesday' })).toHaveCount(0)
+  await page.goBack()
+  await page.getByRole('button', { name: 'Take out of the book' }).click()
+  await page.getByRole('button', { name: 'Put it back' }).click()
+  await page.getByRole('link', { name: 'The book' }).click()
+  await expect(page.getByRole('link', { name: 'Rump for a Tuesday' })).toBeVisible()
+})
+
+test('with the server dead the places still open, and the book says why it is closed', async ({ page }) => {
+  await page.goto(`${app.url}/fire`)
+  await app.kill()
+  await page.getByRole('link', { name: 'Counter' }).click()
+  await expect(page.getByRole('heading', { name: 'What have you found?' })).toBeVisible()
+  await page.getByRole('link', { name: 'Book' }).click()
+  await expect(page.getByRole('alert')).toContainText('The server does not answer.')
+  await app.serve()
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByRole('link', { name: 'Fillets, one guest late' })).toBeVisible()
+})
+
+test('the whole plan can be made by keyboard', async ({ page }) => {
+  await page.goto(`${app.url}/counter`)
+  await page.getByLabel('Search cuts by any name').focus()
+  await page.keyboard.type('onglet')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Hanger steak on the bench' })).toBeVisible()
+  await page.getByLabel('Thickness').focus()
+  const before = Number(await page.getByLabel('Thickness').inputValue())
+  await page.keyboard.press('ArrowUp')
+  await expect(page.getByLabel('Thickness')).toHaveValue(String(before + 1))
+  await page.getByRole('button', { name: 'To the fire' }).focus()
+  await page.keyboard.press('Enter')
+  const moment = page.getByRole('slider', { name: 'Moment of the cook' })
+  await moment.focus()
+  await page.keyboard.press('Home')
+  await expect(moment).toHaveAttribute('aria-valuetext', /before/)
+  await page.keyboard.press('End')
+  await expect(moment).toHaveAttribute('aria-valuetext', /on · core/)
+})

@@ -1,0 +1,178 @@
+/** What the browser keeps, and how it gets to the server in the end. */
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { nextTick } from 'vue'
+import { preheatSeconds } from '#core/kit/pan'
+import { isTender } from '#core/meat/cut'
+import { CUTS } from '#core/meat/cuts'
+import { FIRST_REQUEST } from '#core/plan/firstRequest'
+import { planPanSear } from '#core/plan/panPlan'
+import { setupOf } from '#core/plan/request'
+import { useCook } from './cook'
+import { useDraft } from './draft'
+import type { PlanResult } from './planner'
+import { useUnits } from './units'
+
+const { settings, room } = setupOf(FIRST_REQUEST)
+const RESULT: PlanResult = {
+  request: FIRST_REQUEST,
+  plan: planPanSear(setupOf(FIRST_REQUEST), FIRST_REQUEST.targetC),
+  preheatS: preheatSeconds(settings.pan, settings.ring, FIRST_REQUEST.panC, room.temperatureC)
+}
+
+const storage = new Map<string, string>()
+let sent: { method: string; path: string; body: unknown }[] = []
+let server: 'up' | 'down' | 'refuses' = 'up'
+
+beforeEach(() => {
+  storage.clear()
+  sent = []
+  server = 'up'
+  vi.useFakeTimers()
+  vi.stubGlobal('localStorage', {
+    getItem: (key: string) => storage.get(key) ?? null,
+    setItem: (key: string, value: string) => void storage.set(key, value)
+  })
+  vi.stubGlobal('fetch', (path: string, { method, body }: { method: string; body?: string }) => {
+    if (server === 'down') return Promise.reject(new TypeError('no route'))
+    if (server === 'refuses') return Promise.resolve(new Response(JSON.stringify({ detail: 'Not like this.' }), { status: 422 }))
+    sent.push({ method, path, body: body === undefined ? undefined : JSON.parse(body) })
+    return Promise.resolve(new Response('{}', { status: 200 }))
+  })
+  setActivePinia(createPinia())
+})
+afterEach(() => {
+  vi.unstubAllGlobals()
+  vi.useRealTimers()
+})
+
+/** The page closed and opened again. */
+function reload(): void {
+  vi.clearAllTimers()
+  setActivePinia(createPinia())
+}
+const settle = (): Promise<unknown> => vi.advanceTimersByTimeAsync(10_000)
+
+describe('a cook under way', () => {
+  it('is sent in the order it happened', async () => {
+    const cook = useCook()
+    cook.begin('Strip', RESULT, null)
+    cook.say({ kind: 'lit' })
+    cook.say({ kind: 'laid' })
+    await settle()
+    expect(sent.map(s => s.path)).toEqual(['/api/cooks', `/api/cooks/${cook.cook?.id}/events`, `/api/cooks/${cook.cook?.id}/events`])
+    expect(cook.unsent).toBe(0)
+  })
+
+  it('waits for a dead server, through a closed page, and loses nothing', async () => {
+    server = 'down'
+    const before = useCook()
+    before.begin('Strip', RESULT, null)
+    before.say({ kind: 'laid' })
+    await settle()
+    expect(before.offline).toBe(true)
+    expect(before.unsent).toBe(2)
+
+    reload()
+    const after = useCook()
+    expect(after.cook?.id).toBe(before.cook?.id)
+    after.say({ kind: 'turned' })
+    server = 'up'
+    await settle()
+    expect(after.unsent).toBe(0)
+    expect(after.offline).toBe(false)
+    const kinds = sent.flatMap(s => ((s.body as { events?: { kind: string }[] }).events ?? []).map(e => e.kind))
+    expect(kinds).toEqual(['laid', 'turned'])
+  })
+
+  it('refused for good, a letter does not hold up the others, and the cook is still here', async () => {
+    const cook = useCook()
+    server = 'refuses'
+    cook.begin('Strip', RESULT, null)
+    await settle()
+    expect(cook.refused).toBe('Not like this.')
+    expect(cook.unsent).toBe(0)
+    expect(cook.cook?.title).toBe('Strip')
+  })
+
+  it('takes nothing that cannot have happened, and nothing before what already has', () => {
+    const cook = useCook()
+    cook.begin('Strip', RESULT, null)
+    cook.say({ kind: 'turned' })
+    expect(cook.cook?.events).toHaveLength(0)
+    cook.say({ kind: 'laid' }, 50_000)
+    cook.say({ kind: 'turned' }, 20_000)
+    expect(cook.cook?.events.map(e => e.at)).toEqual([50_000, 50_000])
+  })
+
+  it('undo takes back the last thing said, then the one before, then nothing', () => {
+    const cook = useCook()
+    cook.begin('Strip', RESULT, null)
+    cook.say({ kind: 'laid' })
+    cook.say({ kind: 'reading', coreC: 20 })
+    expect(cook.undo()?.kind).toBe('reading')
+    expect(cook.undo()?.kind).toBe('laid')
+    expect(cook.undo()).toBeNull()
+    expect(cook.progress?.phase).toBe('ready')
+    expect(cook.cook?.events).toHaveLength(4)
+  })
+
+  it('only the last verdict is sent, and put away the cook is still at hand', async () => {
+    server = 'down'
+    const cook = useCook()
+    cook.begin('Strip', RESULT, null)
+    const id = cook.cook?.id ?? ''
+    for (const notes of ['a', 'ab', 'abc']) cook.judge(id, { doneness: null, crust: null, notes })
+    cook.clear()
+    server = 'up'
+    await settle()
+    expect(sent.filter(s => s.path.endsWith('/outcome')).map(s => (s.body as { notes: string }).notes)).toEqual(['abc'])
+    expect(cook.cook).toBeNull()
+    expect(cook.last?.outcome.notes).toBe('abc')
+  })
+})
+
+describe('the draft', () => {
+  it('survives a reload', () => {
+    useDraft().changePiece({ thicknessMm: 31 })
+    reload()
+    expect(useDraft().request.piece.thicknessMm).toBe(31)
+    expect(useDraft().touched).toBe(true)
+  })
+
+  it.each(['{', '{"piece":{}}', JSON.stringify({ ...FIRST_REQUEST, panC: 9000 }), 'null'])(
+    'what cannot be read back (%s) gives way to the example',
+    stored => {
+      storage.set('macellaio.draft', stored)
+      expect(useDraft().request).toEqual(FIRST_REQUEST)
+    }
+  )
+
+  it.each(CUTS.filter(isTender).map(c => [c.id, c] as const))(
+    'a usual piece of %s comes to the bench without contradicting itself, and can be planned',
+    async (_, cut) => {
+      const draft = useDraft()
+      draft.take(cut)
+      await nextTick()
+      expect(draft.contradiction).toBeNull()
+      expect(() => setupOf({ ...draft.request, panId: 'cast-iron-28' })).not.toThrow()
+    }
+  )
+
+  it('a problem stands until it is mended or another cut is taken', () => {
+    const draft = useDraft()
+    draft.complain('Thickness', 'Not a length.')
+    expect(draft.firstProblem).toEqual(['Thickness', 'Not a length.'])
+    draft.take(CUTS[1])
+    expect(draft.firstProblem).toBeUndefined()
+  })
+})
+
+describe('units', () => {
+  it('change everywhere and stay changed', () => {
+    useUnits().toggle()
+    reload()
+    expect(useUnits().system).toBe('us')
+    expect(useUnits().label).toBe('in · °F · oz')
+  })
+})
