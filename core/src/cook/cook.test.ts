@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { stripSetup } from '#core/method/setups.fixture'
-import { planPanSear } from '#core/plan/panPlan'
+import { FIRST_REQUEST } from '#core/plan/firstRequest'
+import { followRest, planPanSear } from '#core/plan/panPlan'
 import { standing, undoable, type CookEvent } from './events'
+import { callFor, callsAfter, pullRangeFromNow } from './call'
 import { nextAction } from './nextAction'
 import { progressOf, spellsUntil } from './progress'
 
@@ -89,5 +91,49 @@ describe('the next thing to do', () => {
     expect(again.turns).toHaveLength(plan.turns.length)
     expect(Math.abs(again.peak.core - 54)).toBeLessThan(0.1)
     expect(again.pull.time).not.toBeCloseTo(plan.pull.time, 0)
+  })
+})
+
+describe('what is called out', () => {
+  const setup = stripSetup({ thicknessMm: 28 })
+  const plan = planPanSear(setup, 54)
+  const request = { ...FIRST_REQUEST, piece: setup.piece }
+  const progress = progressOf([at(0, { kind: 'laid' })])
+  const advice = (does: 'pulled' | 'carved', forecast: typeof plan): string =>
+    callFor({ does, due: null }, progress, forecast, request, 200, 'metric').advice
+
+  it('names the piece, or the pieces', () => {
+    expect(callFor({ does: 'turned', due: null }, progress, plan, request, 200, 'metric').says).toBe('Turn the strip steak')
+    const two = { ...request, piece: { ...request.piece, count: 2 } }
+    expect(callFor({ does: 'turned', due: null }, progress, plan, two, 200, 'metric').says).toBe('Turn the 2 pieces')
+  })
+
+  it('at the pull it gives the reading to wait for, in the cook’s own degrees, or says that it is too late', () => {
+    expect(advice('pulled', plan)).toContain(`${Math.round(plan.pull.core)}\u00a0°C`)
+    expect(callFor({ does: 'pulled', due: null }, progress, plan, request, 200, 'us').advice).toMatch(/°F/)
+    expect(advice('pulled', planPanSear(setup, 54, [{ state: 'first down', seconds: 1500 }]))).toMatch(/whatever you do/)
+  })
+
+  it('in the rest it says where the piece will end when that is not where it was to', () => {
+    expect(advice('carved', plan)).toMatch(/Leave it alone/)
+    expect(advice('carved', followRest(setup, 54, plan.spells.slice(0, 4)))).toMatch(/Pulled early/)
+    expect(
+      advice(
+        'carved',
+        followRest(setup, 54, [...plan.spells, { state: 'first down', seconds: 120 }, { state: 'second down', seconds: 120 }])
+      )
+    ).toMatch(/carve sooner/)
+  })
+
+  it('the range of the pull moves with the forecast and is never in the past', () => {
+    const later = { ...plan, pull: { ...plan.pull, time: plan.pull.time + 30 } }
+    const [low, high] = pullRangeFromNow(later, plan.pull.time, [400, 450, 520], 100)
+    expect([low, high]).toEqual([330, 450])
+    expect(pullRangeFromNow(plan, plan.pull.time, [400, 450, 520], 5000)).toEqual([0, 0])
+    expect(callsAfter({ does: 'turned', due: null }, plan, [330, 450], 'metric').map(c => c.what)).toEqual([
+      expect.stringMatching(/^off the heat at/),
+      'rest'
+    ])
+    expect(callsAfter({ does: 'pulled', due: null }, plan, [0, 0], 'metric').map(c => c.what)).toEqual(['rest'])
   })
 })

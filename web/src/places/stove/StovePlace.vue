@@ -3,9 +3,9 @@
 import { onKeyStroke, useIntervalFn, useWakeLock } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import { callFor, callsAfter, pullRangeFromNow } from '#core/cook/call'
 import { spellsUntil } from '#core/cook/progress'
-import { cutById } from '#core/meat/cuts'
-import { showClock, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
+import { showClock } from '#core/quantity/format'
 import { useCook, type Said } from '../../stores/cook'
 import { useUnits } from '../../stores/units'
 import OutcomeForm from '../book/OutcomeForm.vue'
@@ -13,6 +13,7 @@ import ReadingEntry from './ReadingEntry.vue'
 import StoveSide from './StoveSide.vue'
 import { useCaller } from './useCaller'
 import { useForecast } from './useForecast'
+import { useStoveKeys } from './useStoveKeys'
 
 const cook = useCook()
 const units = useUnits()
@@ -25,84 +26,26 @@ const { forecast, reckoning, progress, action, trouble } = useForecast(
 )
 
 const record = computed(() => cook.cook)
-const noun = computed(() => {
-  const name = (cutById(record.value?.request.piece.cutId ?? '')?.name ?? 'piece').toLowerCase()
-  return (record.value?.request.piece.count ?? 1) > 1 ? `the ${record.value?.request.piece.count} pieces` : `the ${name}`
-})
 const phase = computed(() => progress.value?.phase ?? 'ready')
 const elapsed = computed(() =>
   progress.value?.laidAt ? (Math.min(now.value, progress.value.carvedAt ?? Infinity) - progress.value.laidAt) / 1000 : 0
 )
-/** Degrees that the peak will miss the target by, once it is off the heat. */
-const short = computed(() =>
-  phase.value === 'resting' && forecast.value && record.value ? record.value.request.targetC - forecast.value.peak.core : 0
-)
 const left = computed(() => (action.value?.due != null ? (action.value.due - now.value) / 1000 : null))
 const late = computed(() => left.value !== null && left.value < -1)
 
-const SHORT_KELVIN = 2
-
-const DOING = {
-  lit: { say: () => 'Light the ring', button: 'Ring is lit' },
-  laid: { say: (n: string) => `Lay ${n} in the pan`, button: 'It is in' },
-  turned: { say: (n: string) => `Turn ${n}`, button: 'Turned' },
-  returned: { say: (n: string) => `Put ${n} back in`, button: 'Back in the pan' },
-  pulled: { say: () => 'Off the heat', button: 'Off the heat' },
-  carved: { say: () => 'Carve', button: 'Carved' }
-} as const
-const doing = computed(() => (action.value ? DOING[action.value.does] : null))
+const call = computed(() =>
+  action.value && progress.value && forecast.value && record.value
+    ? callFor(action.value, progress.value, forecast.value, record.value.request, record.value.planned.preheatS ?? 240, units.system)
+    : null
+)
 const headline = computed(() => {
-  if (!doing.value) return 'Reckoning…'
-  const what = doing.value.say(noun.value)
-  return left.value === null ? what : late.value ? `${what} now` : `${what} in`
+  if (!call.value) return 'Reckoning…'
+  return left.value === null ? call.value.says : `${call.value.says} ${late.value ? 'now' : 'in'}`
 })
-const pullAt = computed(() => (forecast.value ? shownText(showTemperature(forecast.value.pull.core, units.system)) : ''))
-const advice = computed(() => {
-  const turns = forecast.value?.turns.length ?? 0
-  switch (action.value?.does) {
-    case 'lit':
-      return `Medium-high, ${record.value ? shownText(showTemperature(record.value.request.panC, units.system)) : ''} in about ${showClock(record.value?.planned.preheatS ?? 240)}. Dry pan.`
-    case 'laid':
-      return 'Lay it away from you. A loud hiss says the pan is hot.'
-    case 'turned':
-      return `Turn ${(progress.value?.turns ?? 0) + 1} of about ${turns}. If it sticks it is not ready.`
-    case 'pulled':
-      return forecast.value?.overshoot
-        ? `It will peak at ${shownText(showTemperature(forecast.value.peak.core, units.system))} whatever you do. Take it off now.`
-        : `When the probe reads ${pullAt.value}, from the side, in the middle.`
-    case 'returned':
-      return 'It is out of the pan and cooling; the forecast takes that in.'
-    case 'carved':
-      if (short.value > SHORT_KELVIN && forecast.value)
-        return `Pulled early: it will only reach ${shownText(showTemperature(forecast.value.peak.core, units.system))}. Put it back in, or serve it rarer.`
-      return record.value?.request.cover === 'loose foil'
-        ? 'Foil laid over, not tucked in.'
-        : 'Leave it alone. Across the grain when you cut.'
-    default:
-      return ''
-  }
-})
-
 const then = computed(() => {
-  const f = forecast.value
-  const p = progress.value
-  if (!f || !p || action.value?.does === 'carved') return []
-  const steps: { what: string; when: string }[] = []
-  if (phase.value === 'in the pan' || phase.value === 'lifted') {
-    const planned = record.value?.planned
-    const drift = planned ? f.pull.time - planned.pullS : 0
-    const range = planned?.pullRangeS
-    const [low, high] = range
-      ? [range[0] + drift - elapsed.value, range[2] + drift - elapsed.value]
-      : [f.pull.time - elapsed.value, f.pull.time - elapsed.value]
-    if (action.value?.does !== 'pulled')
-      steps.push({
-        what: `off the heat at ${pullAt.value}`,
-        when: `in ${shownText(showDurationRange(Math.max(0, low), Math.max(0, high)))}`
-      })
-    steps.push({ what: 'rest', when: showClock(f.carve.time - f.pull.time) })
-  }
-  return steps
+  if (!action.value || !forecast.value || !record.value || (phase.value !== 'in the pan' && phase.value !== 'lifted')) return []
+  const { pullS, pullRangeS } = record.value.planned
+  return callsAfter(action.value, forecast.value, pullRangeFromNow(forecast.value, pullS, pullRangeS, elapsed.value), units.system)
 })
 
 function say(said: Said, at?: number): void {
@@ -110,7 +53,7 @@ function say(said: Said, at?: number): void {
   cook.say(said, at)
 }
 function act(at?: number): void {
-  if (action.value) say({ kind: action.value.does }, at)
+  if (action.value && phase.value !== 'carved') say({ kind: action.value.does }, at)
 }
 
 /** "I did it, but did not say so": when it may have been. */
@@ -124,7 +67,7 @@ const moments = computed(() => {
 const reading = ref(false)
 const entry = useTemplateRef<{ focus(): void }>('entry')
 function openReading(): void {
-  if (phase.value === 'ready' || phase.value === 'heating') return
+  if (phase.value === 'ready' || phase.value === 'heating' || phase.value === 'carved') return
   reading.value = true
   void nextTick(() => entry.value?.focus())
 }
@@ -157,7 +100,7 @@ watch(
 
 const caller = useCaller(
   left,
-  computed(() => doing.value?.say(noun.value) ?? ''),
+  computed(() => call.value?.says ?? ''),
   computed(() => `${record.value?.id} ${action.value?.does} ${progress.value?.turns}`)
 )
 const lock = useWakeLock()
@@ -169,25 +112,15 @@ watch(
   { immediate: true }
 )
 
-const typing = (e: KeyboardEvent): boolean =>
-  e.target instanceof HTMLElement &&
-  (e.target.matches('input, textarea, [contenteditable]') || (e.key === ' ' && e.target.matches('button, a')))
-const keys: Record<string, () => void> = {
+useStoveKeys({
   ' ': () => act(),
   r: openReading,
-  p: () => (phase.value === 'in the pan' || phase.value === 'lifted') && say({ kind: 'pulled' }),
+  p: () => say({ kind: 'pulled' }),
   l: lift,
   e: () => (earlier.value = !earlier.value),
   u: undo,
   m: () => caller.toggle()
-}
-onKeyStroke(
-  e => !typing(e) && !e.ctrlKey && !e.metaKey && !e.altKey && keys[e.key.toLowerCase()] !== undefined && phase.value !== 'carved',
-  e => {
-    e.preventDefault()
-    keys[e.key.toLowerCase()]?.()
-  }
-)
+})
 onKeyStroke('Escape', () => {
   reading.value = false
   earlier.value = false
@@ -236,7 +169,7 @@ function finish(): void {
             <template v-if="late"><span class="late-by">late by</span> {{ showClock(-left) }}</template>
             <template v-else>{{ showClock(left) }}</template>
           </p>
-          <p class="advice">{{ advice }}</p>
+          <p class="advice">{{ call?.advice }}</p>
           <p v-if="trouble" class="advice trouble" role="alert">{{ trouble }}</p>
         </div>
 
@@ -250,10 +183,10 @@ function finish(): void {
           </p>
           <reading-entry v-if="reading" ref="entry" @read="read" @close="reading = false" />
           <div v-if="earlier" class="earlier" role="group" aria-label="When it was done">
-            <button v-for="m in moments" :key="m.label" type="button" @click="act(m.at)">{{ doing?.button }}, {{ m.label }}</button>
+            <button v-for="m in moments" :key="m.label" type="button" @click="act(m.at)">{{ call?.done }}, {{ m.label }}</button>
           </div>
           <div class="actions">
-            <button type="button" class="act" :disabled="!action" @click="act()">{{ doing?.button ?? '…' }}<kbd>space</kbd></button>
+            <button type="button" class="act" :disabled="!action" @click="act()">{{ call?.done ?? '…' }}<kbd>space</kbd></button>
             <button v-if="phase !== 'ready' && phase !== 'heating'" type="button" @click="openReading">Reading<kbd>R</kbd></button>
             <button
               v-if="(phase === 'in the pan' && action?.does !== 'pulled') || phase === 'lifted'"

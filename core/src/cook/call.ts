@@ -1,0 +1,107 @@
+/**
+ * What is called out at the stove for the next action: the words, the name of the
+ * button that says it is done, and the advice that goes with it.
+ */
+import { cutById } from '#core/meat/cuts'
+import type { PanPlan } from '#core/plan/panPlan'
+import type { PlanRequest } from '#core/plan/request'
+import { showClock, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
+import type { UnitSystem } from '#core/quantity/units'
+import type { Percentiles } from '#core/plan/spread'
+import type { NextAction } from './nextAction'
+import type { Progress } from './progress'
+
+export interface Call {
+  /** "Turn the strip steak" */
+  readonly says: string
+  /** "Turned" */
+  readonly done: string
+  readonly advice: string
+}
+
+/** A peak that misses the target by more than this is worth saying, K. */
+const WORTH_SAYING = 2
+
+export function callFor(
+  action: NextAction,
+  progress: Progress,
+  forecast: PanPlan,
+  request: PlanRequest,
+  preheatS: number,
+  system: UnitSystem
+): Call {
+  const degrees = (celsius: number): string => shownText(showTemperature(celsius, system))
+  const piece = pieceInWords(request)
+  switch (action.does) {
+    case 'lit':
+      return {
+        says: 'Light the ring',
+        done: 'Ring is lit',
+        advice: `Medium-high, ${degrees(request.panC)} in about ${showClock(preheatS)}. Dry pan.`
+      }
+    case 'laid':
+      return { says: `Lay ${piece} in the pan`, done: 'It is in', advice: 'Lay it away from you. A loud hiss says the pan is hot.' }
+    case 'turned':
+      return {
+        says: `Turn ${piece}`,
+        done: 'Turned',
+        advice: `Turn ${progress.turns + 1} of about ${forecast.turns.length}. If it sticks it is not ready.`
+      }
+    case 'returned':
+      return {
+        says: `Put ${piece} back in`,
+        done: 'Back in the pan',
+        advice: 'It is out of the pan and cooling; the forecast takes that in.'
+      }
+    case 'pulled':
+      return {
+        says: 'Off the heat',
+        done: 'Off the heat',
+        advice: forecast.overshoot
+          ? `It will peak at ${degrees(forecast.peak.core)} whatever you do. Take it off now.`
+          : `When the probe reads ${degrees(forecast.pull.core)}, from the side, in the middle.`
+      }
+    case 'carved':
+      return { says: 'Carve', done: 'Carved', advice: restAdvice(forecast, request, degrees) }
+  }
+}
+
+function restAdvice(forecast: PanPlan, request: PlanRequest, degrees: (celsius: number) => string): string {
+  if (request.targetC - forecast.peak.core > WORTH_SAYING)
+    return `Pulled early: it will only reach ${degrees(forecast.peak.core)}. Put it back in, or serve it rarer.`
+  if (forecast.peak.core - request.targetC > WORTH_SAYING)
+    return `It will reach ${degrees(forecast.peak.core)}: carve sooner to keep some of the pink.`
+  return request.cover === 'loose foil' ? 'Foil laid over, not tucked in.' : 'Leave it alone. Across the grain when you cut.'
+}
+
+function pieceInWords({ piece }: PlanRequest): string {
+  return piece.count > 1 ? `the ${piece.count} pieces` : `the ${(cutById(piece.cutId)?.name ?? 'piece').toLowerCase()}`
+}
+
+/** When the pull may come, s from now: the plan's own range, moved by what the forecast has moved. */
+export function pullRangeFromNow(
+  forecast: PanPlan,
+  plannedPullS: number,
+  range: Percentiles | null,
+  elapsed: number
+): readonly [low: number, high: number] {
+  const moved = forecast.pull.time - plannedPullS
+  const [low, , high] = range ?? [plannedPullS, plannedPullS, plannedPullS]
+  return [Math.max(0, low + moved - elapsed), Math.max(0, high + moved - elapsed)]
+}
+
+/** What follows the next action while the piece is on the heat. */
+export function callsAfter(
+  action: NextAction,
+  forecast: PanPlan,
+  pullIn: readonly [number, number],
+  system: UnitSystem
+): { readonly what: string; readonly when: string }[] {
+  const rest = { what: 'rest', when: showClock(forecast.carve.time - forecast.pull.time) }
+  if (action.does === 'pulled') return [rest]
+  const off = {
+    what: `off the heat at ${shownText(showTemperature(forecast.pull.core, system))}`,
+    when: `in ${shownText(showDurationRange(...pullIn))}`
+  }
+  return [off, rest]
+}
