@@ -58,7 +58,9 @@ export function spellsToCome(past: readonly Spell[], turning: Turning, remaining
   const school = SCHOOLS[turning]
   const turned = turnsIn(past)
   if ('spells' in school) return Math.max(1, school.spells - turned)
-  return Math.max(turned === 0 ? 2 : 1, Math.round((sinceTurn(past) + remaining) / school.about))
+  // Both sides get as many spells: with those behind, the whole is even.
+  const wanted = (turned + (sinceTurn(past) + remaining) / school.about) / 2
+  return Math.max(turned % 2 === 0 ? 2 : 1, 2 * Math.round(wanted) - turned)
 }
 
 /**

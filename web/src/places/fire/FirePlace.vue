@@ -242,6 +242,9 @@ dd {
 .go {
   margin-top: auto;
 }
+aside .remark:last-of-type {
+  padding-bottom: 20px;
+}
 aside > .go {
   position: sticky;
   bottom: 20px;
