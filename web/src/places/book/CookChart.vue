@@ -25,6 +25,14 @@ const seenPull = computed(() => {
   const { laidAt, pulledAt } = progress.value
   return laidAt !== null && pulledAt !== null ? (pulledAt - laidAt) / 60000 : null
 })
+/** Whole minutes, so that no tick's label is rounded away from where it stands. */
+const axis = computed(() => {
+  const { timeS } = props.record.planned.curve
+  const minutes = Math.max(timeS[timeS.length - 1], ...progress.value.readings.map(r => r.time)) / 60
+  const step = [1, 2, 5, 10, 20].find(s => minutes / s <= 9) ?? 30
+  const ticks = Math.max(1, Math.ceil(minutes / step))
+  return { end: ticks * step, ticks }
+})
 const options = computed((): ApexOptions => ({
   chart: {
     animations: { enabled: false },
@@ -40,7 +48,9 @@ const options = computed((): ApexOptions => ({
   grid: { borderColor: '#c8cfca' },
   xaxis: {
     type: 'numeric',
-    tickAmount: 8,
+    min: 0,
+    max: axis.value.end,
+    tickAmount: axis.value.ticks,
     title: { text: 'minutes since it went in', style: { fontWeight: 400 } },
     labels: { formatter: v => String(Math.round(Number(v))) }
   },
