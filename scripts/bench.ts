@@ -2,7 +2,6 @@
  * Speed of the engine on this machine, in one thread: run by hand, never as a test.
  * Prints each figure as the median of several runs, after a warm-up.
  */
-import { COARSE_RESOLUTION } from '#core/heat/grid'
 import { COARSE_STEPS, KEEP_ENDS, run } from '#core/heat/program'
 import { panStages, panSubject } from '#core/method/panSear'
 import { FIRST_REQUEST } from '#core/plan/firstRequest'
@@ -25,7 +24,7 @@ function median(work: () => unknown, runs = 15): number {
 }
 
 const subject = panSubject(setup)
-const coarse = panSubject(setup, COARSE_RESOLUTION)
+const coarse = panSubject(setup, 'coarse')
 const stages = panStages(setup, spells, 600)
 const report = (name: string, ms: number, more = ''): void => console.log(`${name.padEnd(58)} ${ms.toFixed(1).padStart(8)} ms  ${more}`)
 

@@ -3,33 +3,88 @@
  * how thick the crust and the grey edge are, how even the rest is. Millimetres from
  * the first face, °C.
  */
+import type { Grid } from '#core/heat/grid'
 import type { Field } from '#core/heat/history'
 import { FREE_WATER_GONE } from '#core/heat/vapour'
+
+/** Where the cells of a field lie, mm. */
+export interface CutGeometry {
+  /** Edges along the axis, from the first face. */
+  readonly edgesMm: readonly number[]
+  /** Edges outward from the axis; two for a flat piece, whose width does not count. */
+  readonly radiiMm: readonly number[]
+  /** Whether the edges end at the plane in the middle of a piece alike at both ends. */
+  readonly mirrored: boolean
+}
+
+export const geometryOf = (grid: Grid): CutGeometry => ({
+  edgesMm: Array.from(grid.axial.edge, e => e * 1000),
+  radiiMm: Array.from(grid.radial.edge, e => e * 1000),
+  mirrored: grid.mirrored
+})
 
 export interface SectionReading {
   /** Crust at the first and at the second face, mm: where the free water has boiled away. */
   readonly crustMm: readonly [number, number]
   /** Grey edge at either face, mm, crust included: where it has passed 65 °C. */
   readonly greyMm: readonly [number, number]
-  /** Share of the thickness whose hottest was within 3 °C of the target. */
+  /** The same at the side, half-way up; null for a flat piece. */
+  readonly side: { readonly crustMm: number; readonly greyMm: number } | null
+  /** Share of the meat whose hottest was within 3 °C of the target. */
   readonly evenness: number
 }
 
 export const GREY_FROM = 65
 const EVEN_WITHIN = 3
 
-export function readSection(field: Field, edgesMm: readonly number[], target: number, boiling: number): SectionReading {
-  const depth = (above: number): [number, number] => [
-    depthFrom(field.hottest, edgesMm, above),
-    depthFrom([...field.hottest].reverse(), fromOtherFace(edgesMm), above)
-  ]
-  const cells = field.hottest.length
-  const thickness = edgesMm[cells]
+export function readSection(field: Field, geometry: CutGeometry, target: number, boiling: number): SectionReading {
+  const { edgesMm, radiiMm, mirrored } = geometry
+  const dry = boiling + FREE_WATER_GONE.aboveBoiling
+  const column = axisColumn(field, geometry).hottest
+  const depth = (above: number): [number, number] => {
+    const first = depthFrom(column, edgesMm, above)
+    return [first, mirrored ? first : depthFrom([...column].reverse(), fromOtherFace(edgesMm), above)]
+  }
+  const side = sideRay(field, geometry)
+  const outward = fromOtherFace(radiiMm)
+  return {
+    crustMm: depth(dry),
+    greyMm: depth(GREY_FROM),
+    side: side && { crustMm: depthFrom(side, outward, dry), greyMm: depthFrom(side, outward, GREY_FROM) },
+    evenness: evenness(field, geometry, target)
+  }
+}
+
+/** The field along the axis: all of it for a flat piece. */
+export function axisColumn(field: Field, { edgesMm }: CutGeometry): Field {
+  const layers = edgesMm.length - 1
+  if (field.temperature.length === layers) return field
+  const { time, temperature, hottest, wetness } = field
+  const axis = (values: readonly number[]): number[] => values.slice(0, layers)
+  return { time, temperature: axis(temperature), hottest: axis(hottest), wetness: axis(wetness) }
+}
+
+/** The hottest so far from the side inward, half-way up. */
+function sideRay({ hottest }: Field, { edgesMm, radiiMm, mirrored }: CutGeometry): number[] | null {
+  const rings = radiiMm.length - 1
+  if (rings < 2) return null
+  const layers = edgesMm.length - 1
+  const middle = mirrored ? layers - 1 : layers >> 1
+  return Array.from({ length: rings }, (_, i) => hottest[(rings - 1 - i) * layers + middle])
+}
+
+function evenness({ hottest }: Field, { edgesMm, radiiMm }: CutGeometry, target: number): number {
+  const layers = edgesMm.length - 1
   let even = 0
-  field.hottest.forEach((T, i) => {
-    if (Math.abs(T - target) <= EVEN_WITHIN) even += edgesMm[i + 1] - edgesMm[i]
+  let all = 0
+  hottest.forEach((T, cell) => {
+    const ring = Math.floor(cell / layers)
+    const layer = cell % layers
+    const volume = (edgesMm[layer + 1] - edgesMm[layer]) * (radiiMm[ring + 1] ** 2 - radiiMm[ring] ** 2)
+    all += volume
+    if (Math.abs(T - target) <= EVEN_WITHIN) even += volume
   })
-  return { crustMm: depth(boiling + FREE_WATER_GONE.aboveBoiling), greyMm: depth(GREY_FROM), evenness: even / thickness }
+  return even / all
 }
 
 /** Depths, mm from the first face, at which the hottest-so-far passes a temperature. */

@@ -4,18 +4,18 @@
  */
 import { bandOf, scaleById, SCALES } from '#core/doneness/scale'
 import { CONSTANTS } from '#core/heat/constants'
-import { DEFAULT_RESOLUTION } from '#core/heat/grid'
-import type { Face } from '#core/heat/faces'
+import { lumpOf, type Face } from '#core/heat/faces'
 import { KEEP_ALL, run, type Stage, type Subject } from '#core/heat/program'
-import { boilingPoint } from '#core/heat/vapour'
-import { meatMaterial } from '#core/heat/properties'
 import { onBoard, openAir, overPan, underFoil, vapourOf } from '#core/kit/air'
-import { burnerHolding, panById, panPlate, preheatSeconds, ringById } from '#core/kit/pan'
+import { burnerHolding, panById, panLump, preheatSeconds, ringById } from '#core/kit/pan'
+import type { Cut } from '#core/meat/cut'
 import { cutById } from '#core/meat/cuts'
 import { findContradiction } from '#core/meat/contradiction'
-import { faceAreaM2, gridOf, SURFACES } from '#core/meat/piece'
+import { faceAreaM2, isFlat } from '#core/meat/piece'
+import { subjectOf } from '#core/method/setup'
 import { remarks, secondsLate } from '#core/plan/callSheet'
-import { InfeasibleError, planPanSear } from '#core/plan/panPlan'
+import { planPanSear } from '#core/plan/panPlan'
+import { InfeasibleError } from '#core/plan/plan'
 import { RequestError, setupOf } from '#core/plan/request'
 import { planSpread } from '#core/plan/spread'
 import { parsePlanCase, parseSimulateCase, type FaceGiven, type SimulateCase } from './caseFile'
@@ -24,6 +24,7 @@ import { InvalidInputError } from './problem'
 const round = (value: number, digits: number): number => Number(value.toFixed(digits))
 const seconds = (value: number): number => round(value, 1)
 const degrees = (value: number): number => round(value, 2)
+const maybe = (value: number | null): number | null => (value === null ? null : degrees(value))
 
 /** Where a field of the request stands in a case file. */
 const KEY_IN_FILE: Record<string, string> = {
@@ -78,11 +79,13 @@ export function answerPlan(input: unknown): object {
   } catch (error) {
     if (error instanceof RequestError)
       throw new InvalidInputError([{ key: KEY_IN_FILE[error.field] ?? error.field, message: error.message }])
-    if (error instanceof InfeasibleError)
-      return { feasible: false, reason: error.message, nearest: { coreC: degrees(error.nearestC), panS: seconds(error.atSeconds) } }
+    if (error instanceof InfeasibleError) return { feasible: false, reason: error.message, nearest: nearestOf(error) }
     throw error
   }
 }
+
+const nearestOf = ({ nearestC, atSeconds }: InfeasibleError): object | null =>
+  nearestC === null || atSeconds === null ? null : { coreC: degrees(nearestC), panS: seconds(atSeconds) }
 
 /**
  * @param input a simulate case, as parsed from JSON
@@ -90,7 +93,7 @@ export function answerPlan(input: unknown): object {
  */
 export function answerSimulate(input: unknown): object {
   const given = parseSimulateCase(input)
-  const { subject, stages } = programOf(given)
+  const { subject, stages, cut } = programOf(given)
   const outcome = run(subject, stages, { ...KEEP_ALL, every: given.everyS, fieldEvery: given.fieldEveryS })
   const { history } = outcome
   return {
@@ -100,19 +103,21 @@ export function answerSimulate(input: unknown): object {
       timeS: history.time.map(seconds),
       coreC: history.core.map(degrees),
       meanC: history.mean.map(degrees),
-      firstSurfaceC: history.first.map(degrees),
-      secondSurfaceC: history.second.map(degrees),
-      panC: history.plate.map(p => (p === null ? null : degrees(p))),
+      firstSurfaceC: history.first.map(maybe),
+      secondSurfaceC: history.second.map(maybe),
+      sideC: history.side.map(maybe),
+      panC: history.plate.map(maybe),
       waterLost: history.evaporated.map((e, i) => round(e + history.dripped[i], 5))
     },
     coldestPoint: { peakC: degrees(outcome.peak.core), atS: seconds(outcome.peak.time) },
     meanC: degrees(history.mean[history.mean.length - 1]),
-    surfacesC: outcome.body.surfaces.map(s => degrees(s.temperature)),
+    surfacesC: [history.first, history.second, history.side].map(series => maybe(series[series.length - 1])),
     waterLost: {
       evaporated: round(history.evaporated[history.evaporated.length - 1], 5),
       dripped: round(history.dripped[history.dripped.length - 1], 5)
     },
-    depthMm: Array.from(subject.grid.centre, z => round(z * 1000, 3)),
+    depthMm: Array.from(subject.grid.axial.centre, z => round(z * 1000, 3)),
+    radiusMm: Array.from(subject.grid.radial.centre, r => (isFlat(given.piece, cut) ? null : round(r * 1000, 3))),
     fields: outcome.fields.map(f => ({
       atS: seconds(f.time),
       temperatureC: f.temperature.map(degrees),
@@ -122,19 +127,18 @@ export function answerSimulate(input: unknown): object {
   }
 }
 
-function programOf(given: SimulateCase): { subject: Subject; stages: Stage[] } {
+function programOf(given: SimulateCase): { subject: Subject; stages: Stage[]; cut: Cut } {
   const { piece, room } = given
   const cut = cutById(piece.cutId)
   const pan = given.pan ? panById(given.pan.panId) : undefined
   const ring = given.pan ? ringById(given.pan.ringId) : undefined
   if (!cut) throw new InvalidInputError([{ key: 'piece.cut', message: 'There is no such cut.' }])
-  const film = SURFACES[piece.surface].filmKgM2
   const heated = given.pan && pan && ring ? { pan, ring, panC: given.pan.panC } : null
   const burner = heated ? burnerHolding(heated.pan, heated.ring, heated.panC, room.temperatureC) : null
   const faceOf = (f: FaceGiven): Face => {
     switch (f) {
       case 'pan':
-        return { kind: 'metal', contact: CONSTANTS.panContact }
+        return { kind: 'metal', lump: 0, contact: CONSTANTS.panContact }
       case 'over the pan':
         return overPan(room, CONSTANTS)
       case 'open air':
@@ -158,16 +162,18 @@ function programOf(given: SimulateCase): { subject: Subject; stages: Stage[] } {
             }
     }
   }
+  const setup = { piece, cut, room, settings: null, constants: CONSTANTS, flat: isFlat(piece, cut) }
   return {
-    subject: {
-      grid: gridOf(piece, DEFAULT_RESOLUTION),
-      material: meatMaterial(cut.composition, CONSTANTS.fibreFactor, CONSTANTS.driedConductivity),
-      start: { temperature: piece.startC, film: [film, film], boiling: boilingPoint(room.altitudeM) },
-      plate: heated ? panPlate(heated.pan, faceAreaM2(piece, cut) * piece.count, room.temperatureC, heated.panC) : null
-    },
+    cut,
+    subject: subjectOf(setup, 'fine', heated ? [panLump(heated.pan, room.temperatureC, heated.panC)] : []),
     stages: given.stages.map(s => {
-      const faces = [faceOf(s.first), faceOf(s.second)] as const
-      return { name: s.name, end: s.end, faces, burner: faces.some(f => f.kind === 'metal') ? burner : null }
+      const [first, second] = [faceOf(s.first), faceOf(s.second)]
+      const faces = { first, second, side: s.side === null ? rimBeside(first, second) : faceOf(s.side) }
+      const inPan = lumpOf(first) !== null || lumpOf(second) !== null || lumpOf(faces.side) !== null
+      return { name: s.name, end: s.end, faces, burners: [inPan ? burner : null] }
     })
   }
 }
+
+/** Where nothing is said of it, the rim of a tall piece meets the air that one of its faces meets. */
+const rimBeside = (first: Face, second: Face): Face => (first.kind === 'air' ? first : second.kind === 'metal' ? first : second)

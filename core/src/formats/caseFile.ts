@@ -9,7 +9,8 @@ import { KITCHEN, type Room } from '#core/kit/air'
 import { PANS, RINGS } from '#core/kit/pan'
 import { CUTS, cutById } from '#core/meat/cuts'
 import { FREEZING_C, PIECE_LIMITS, SURFACES, weightFromSize, type Piece, type SurfaceState } from '#core/meat/piece'
-import { PAN_LIMITS, TURNINGS, type Cover, type RestLength, type Turning } from '#core/method/panSear'
+import type { RestLength } from '#core/method/method'
+import { PAN_LIMITS, TURNINGS, type Cover, type Turning } from '#core/method/panSear'
 import type { PlanRequest } from '#core/plan/request'
 import { parseQuantity, QuantityError } from '#core/quantity/parse'
 import { baseUnit, findUnit, fromBase, type Dimension, type Unit } from '#core/quantity/units'
@@ -269,10 +270,14 @@ const fluidShape = yup
   .object({ fluid: needed('temperature', [-30, 250]), conductance: share([0, 5000]).required('This is missing: conductance in W/(m²·K).') })
   .noUnknown()
 
-const face = yup.lazy((given: unknown) => {
-  if (typeof given === 'object' && given !== null) return 'fluid' in given ? fluidShape : airShape
-  return word(FACE_WORDS).required(`This is missing: one of ${FACE_WORDS.join(', ')}, or an air or a fluid.`)
-})
+const inWords = word(FACE_WORDS)
+const described = (given: object): typeof fluidShape | typeof airShape => ('fluid' in given ? fluidShape : airShape)
+const isDescribed = (given: unknown): given is object => typeof given === 'object' && given !== null
+
+const face = yup.lazy((given: unknown) =>
+  isDescribed(given) ? described(given) : inWords.required(`This is missing: one of ${FACE_WORDS.join(', ')}, or an air or a fluid.`)
+)
+const otherFace = yup.lazy((given: unknown) => (isDescribed(given) ? described(given) : inWords))
 
 type Looked = FaceWord | FluidGiven | { air: number; walls?: number; convection: number; emissivity?: number; vapour?: number }
 
@@ -309,7 +314,8 @@ const simulateShape = yup
               .noUnknown()
               .default(undefined),
             first: face,
-            second: face
+            second: face,
+            side: otherFace
           })
           .noUnknown()
           .test({
@@ -338,6 +344,8 @@ export interface SimulateCase {
     readonly end: { readonly after: number } | { readonly coreReaches: number; readonly atMost: number }
     readonly first: FaceGiven
     readonly second: FaceGiven
+    /** Null where the file does not say. */
+    readonly side: FaceGiven | null
   }[]
   readonly everyS: number
   readonly fieldEveryS: number
@@ -350,7 +358,8 @@ export function parseSimulateCase(input: unknown): SimulateCase {
     name: s.name ?? `stage ${i + 1}`,
     end: s.until ? { coreReaches: s.until.core, atMost: s.until.atMost } : { after: s.for ?? 0 },
     first: faceOf(s.first),
-    second: faceOf(s.second)
+    second: faceOf(s.second),
+    side: s.side === undefined ? null : faceOf(s.side)
   }))
   const inPan = (f: FaceGiven): boolean => f === 'pan'
   stages.forEach((s, i) => {

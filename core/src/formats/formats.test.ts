@@ -76,7 +76,7 @@ describe('a wrong case is refused with the key, the value and the range', () => 
   it.each([
     ['piece.thickness', { ...good, piece: { ...good.piece, thickness: '38 g' } }, '38 g', /measures mass/],
     ['piece.thickness', { ...good, piece: { ...good.piece, thickness: 38 } }, 38, /with its unit/],
-    ['piece.thickness', { ...good, piece: { ...good.piece, thickness: '3 mm' } }, '3 mm', /5 to 100 mm/],
+    ['piece.thickness', { ...good, piece: { ...good.piece, thickness: '2 mm' } }, '2 mm', /3 to 200 mm/],
     ['piece.start', { ...good, piece: { ...good.piece, start: '-20 °C' } }, '-20 °C', /frozen/],
     ['piece.cut', { ...good, piece: { ...good.piece, cut: 'unicorn' } }, 'unicorn', /is not one of/],
     ['method.heat', { ...good, method: { ...good.method, heat: '900 °C' } }, '900 °C', /120 to 300/],
@@ -89,8 +89,8 @@ describe('a wrong case is refused with the key, the value and the range', () => 
   })
 
   it('ranges travel with their unit', () => {
-    const [found] = problems(() => plan({ ...good, piece: { ...good.piece, thickness: '3 mm' } }))
-    expect(found.range).toEqual(['5 mm', '100 mm'])
+    const [found] = problems(() => plan({ ...good, piece: { ...good.piece, thickness: '2 mm' } }))
+    expect(found.range).toEqual(['3 mm', '200 mm'])
   })
 
   it('unknown keys are named where they stand, all at once', () => {

@@ -43,7 +43,7 @@ export class BoilingCurve {
   invert(gained: number, capacity: number, from: number, water: number): void {
     this.temperature = from + gained / capacity
     this.slope = 1 / capacity
-    if (this.rawWater === 0 || this.temperature <= this.boiling) return
+    if (water <= 0 || this.temperature <= this.boiling) return
 
     const excess = Math.max(0, water - this.rawWater)
     const knee = this.knee(water)

@@ -29,6 +29,16 @@ export const CONSTANT_TABLE = {
   meatEmissivity: constant(0.9, 0.85, 0.95, '1', 'textbook value for wet organic surfaces'),
   coolWaterDiffusivity: constant(2e-9, 1e-9, 4e-9, 'm²/s', 'water supply to the surface below 55 °C; fitted'),
   hotWaterDiffusivity: constant(1e-8, 6e-9, 2e-8, 'm²/s', 'water supply above 60 °C, juice pressed out; fitted'),
+  ovenConvection: constant(9, 7, 12, 'W/(m²·K)', 'still oven; fitted'),
+  fanConvection: constant(20, 15, 30, 'W/(m²·K)', 'oven with its fan on; textbook range'),
+  ovenVapour: constant(0.08, 0.05, 0.1, 'kg/m³', 'oven air made humid by the meat in it; fitted'),
+  lidConvection: constant(12, 8, 20, 'W/(m²·K)', 'air drawn through under the lid of a grill; fitted'),
+  coalConvection: constant(25, 20, 40, 'W/(m²·K)', 'hot air rising from coals; textbook range'),
+  barShare: constant(0.2, 0.1, 0.3, '1', 'part of a face that lies on the bars of a grill; estimate'),
+  rollingShare: constant(0.2, 0.1, 0.35, '1', 'part of a round piece that touches the pan while it is rolled; estimate'),
+  bathConductance: constant(200, 100, 400, 'W/(m²·K)', 'bag in stirred water; textbook range'),
+  potConductance: constant(100, 50, 150, 'W/(m²·K)', 'bag in a still pot; textbook range'),
+  fridgeConvection: constant(8, 5, 12, 'W/(m²·K)', 'chilled air, moved a little by a fan; textbook range'),
   clingingJuice: constant(0.08, 0.03, 0.15, 'kg/m²', 'juice a face holds before it drips; estimate')
 } as const satisfies Record<string, Constant>
 

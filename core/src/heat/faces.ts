@@ -2,13 +2,23 @@
  * What a face of the piece is turned to, as plain records, and the heat that
  * passes there. Positive heat flows into the piece. W/m², temperatures in °C.
  */
-import { saturatedVapour, saturatedVapourSlope } from './vapour'
+import { SATURATED, SATURATED_SLOPE } from './vapour'
 
-/** Hot metal underneath: see `plate.ts`. */
+/** Hot metal that is a lump of heat; water caught under the meat boils away there. */
 export interface MetalFace {
   readonly kind: 'metal'
+  /** Which of the subject's lumps. */
+  readonly lump: number
   /** W/(m²·K) */
   readonly contact: number
+}
+
+/** Water that is a lump of heat, met through a bag: nothing evaporates there. */
+export interface LiquidFace {
+  readonly kind: 'liquid'
+  readonly lump: number
+  /** W/(m²·K) */
+  readonly conductance: number
 }
 
 /** Air and the walls or coals seen through it. */
@@ -25,7 +35,7 @@ export interface AirFace {
   readonly vapour: number
 }
 
-/** Anything of fixed temperature met through a conductance: a bath, a board. Nothing evaporates there. */
+/** Anything of fixed temperature met through a conductance: a bath, a board, grill bars. Nothing evaporates there. */
 export interface FixedFace {
   readonly kind: 'fixed'
   readonly at: number
@@ -33,15 +43,43 @@ export interface FixedFace {
   readonly conductance: number
 }
 
+/** A part of the face touches, the rest sees air: grill bars over coals, a roast rolled in a pan. */
+export interface PartlyFace {
+  readonly kind: 'partly'
+  /** Part of the face that touches, 0–1. */
+  readonly share: number
+  readonly touching: MetalFace | FixedFace
+  readonly open: AirFace
+}
+
 /** No heat and no water pass: the axis of a cylinder, a plane of symmetry. */
 export interface ClosedFace {
   readonly kind: 'closed'
 }
 
-export type Face = MetalFace | AirFace | FixedFace | ClosedFace
+export type Face = MetalFace | LiquidFace | AirFace | FixedFace | PartlyFace | ClosedFace
 
-/** The first face, z = 0, and the second, z = thickness. */
-export type Faces = readonly [Face, Face]
+/** What each face of the piece is turned to; the side of a slab and the ends of a long cylinder are closed. */
+export interface Faces {
+  readonly first: Face
+  readonly second: Face
+  readonly side: Face
+}
+
+export const CLOSED: ClosedFace = { kind: 'closed' }
+/** A slab between two faces. */
+export const between = (first: Face, second: Face): Faces => ({ first, second, side: CLOSED })
+/** The same all over. */
+export const allOver = (face: Face): Faces => ({ first: face, second: face, side: face })
+
+/** The lump a face touches, if any. */
+export function lumpOf(face: Face): number | null {
+  if (face.kind === 'metal' || face.kind === 'liquid') return face.lump
+  return face.kind === 'partly' && face.touching.kind === 'metal' ? face.touching.lump : null
+}
+
+/** Whether juice pressed out stays under the piece, where it boils, for want of a way out. */
+export const holdsJuice = (face: Face): boolean => face.kind === 'metal'
 
 const STEFAN_BOLTZMANN = 5.670374e-8
 
@@ -63,10 +101,9 @@ export class AirExchange {
     this.heat = face.convection * (face.air - surface) + radiation * (w * w * w * w - s * s * s * s)
     this.heatSlope = -face.convection - 4 * radiation * s * s * s
     const transfer = massTransfer(face.convection)
-    const saturated = saturatedVapour(surface)
     this.returning = transfer * face.vapour
-    this.wet = transfer * saturated - this.returning
-    this.wetSlope = transfer * saturatedVapourSlope(surface, saturated)
+    this.wet = transfer * SATURATED.at(surface) - this.returning
+    this.wetSlope = transfer * SATURATED_SLOPE.at(surface)
   }
 }
 

@@ -1,65 +1,169 @@
 /**
- * Finite volumes along one direction: through a slab, or from the axis of a long
- * cylinder outward. Geometry is only areas, volumes and distances, so one solver
- * serves both.
+ * Finite volumes of a piece that is the same all round its axis: rings of cells in
+ * radius, layers of cells along the axis. A slab is one ring with a closed side; a
+ * long cylinder is one layer with closed ends; a roast has many of both. Geometry is
+ * only areas, volumes and distances, so one solver serves all three.
  */
 
-export interface Grid {
+/** Cells one after another in one direction. */
+export interface Axis {
   readonly cells: number
-  /** Centres of the cells, m from the first face (from the axis, for a cylinder). */
+  /** Centres of the cells, m from the first face (from the axis of a cylinder). */
   readonly centre: Float64Array
-  /** Outer edges of the cells, m; one more than there are cells. */
+  /** Edges of the cells, m; one more than there are cells. */
   readonly edge: Float64Array
-  /** Area of each edge, m² for each m² of slab or m of cylinder; 0 at an axis. */
+  /** Area of each edge: 1 along the axis; m² for each m of length in radius, 0 at the axis itself and at a closed side. */
   readonly area: Float64Array
-  /** m³ for each m² of slab or m of cylinder. */
+  /** Along the axis m³ for each m², that is m; in radius m² of cross-section. */
   readonly volume: Float64Array
-  /** Where the thermal centre is sought, m from the first face: see `heart.ts`. */
+}
+
+export interface Grid {
+  readonly radial: Axis
+  readonly axial: Axis
+  /** radial.cells × axial.cells; cell (ring, layer) stands at ring × axial.cells + layer. */
+  readonly cells: number
+  /** Which material each cell is of, by its place in the subject's list; 0 is the meat. */
+  readonly material: Uint8Array
+  /** Whether it is the first half only of a piece that is alike at both ends. */
+  readonly mirrored: boolean
+  /** Where along the axis the thermal centre is sought, m from the first face: see `heart.ts`. */
   readonly heart: readonly [from: number, to: number]
 }
 
+/** How cells grow from a heated face inward, m unless said otherwise. */
 export interface Resolution {
-  /** Thickness of the cell at a heated face, m. */
-  readonly finest: number
-  /** Each cell inward is at most this much thicker. */
+  /** The outermost cell: water is pressed out and dries off within a few tenths of a millimetre. */
+  readonly skin: number
+  /** Cells where the boiling front goes, and how deep that is. In a thin piece they are 2 % of half its thickness, if that is less. */
+  readonly crustCell: number
+  readonly crust: number
+  /** Each cell is at most this much thicker than the one outside it. */
   readonly growth: number
+  /** The thickest cell, as a share of the way from the face to the middle. */
   readonly coarsest: number
 }
 
-export const DEFAULT_RESOLUTION: Resolution = { finest: 0.09e-3, growth: 1.08, coarsest: 0.9e-3 }
+/** For a piece heated through two faces; see the refinement study in docs/physics.md. */
+export const DEFAULT_RESOLUTION: Resolution = { skin: 0.08e-3, crustCell: 0.2e-3, crust: 2.4e-3, growth: 1.25, coarsest: 0.06 }
+/** For a piece of finite height and width, whose cells multiply. */
+export const ROUND_RESOLUTION: Resolution = { skin: 0.2e-3, crustCell: 0.25e-3, crust: 1e-3, growth: 1.17, coarsest: 0.07 }
 /** For searches and for many draws, whose answers are corrected or compared among themselves. */
-export const COARSE_RESOLUTION: Resolution = { finest: 0.2e-3, growth: 1.18, coarsest: 1.2e-3 }
+export const COARSE_RESOLUTION: Resolution = { skin: 0.25e-3, crustCell: 0.5e-3, crust: 2e-3, growth: 1.5, coarsest: 0.13 }
+export const COARSE_ROUND_RESOLUTION: Resolution = { skin: 0.4e-3, crustCell: 0.4e-3, crust: 0.8e-3, growth: 1.5, coarsest: 0.16 }
 
-/** @param thickness m */
-export function slabGrid(thickness: number, resolution: Resolution = DEFAULT_RESOLUTION): Grid {
+/** Something other than meat lying on the outside: a fat cap, a bone, a crust of pastry. */
+export interface Coat {
+  readonly on: 'first' | 'second' | 'side'
+  /** m, counted in the size of the whole. */
+  readonly thickness: number
+  /** Its place in the subject's list of materials. */
+  readonly material: number
+}
+
+/** @param thickness m, coats and all */
+export function slabGrid(thickness: number, resolution: Resolution = DEFAULT_RESOLUTION, coats: readonly Coat[] = []): Grid {
+  return gridOf(ONE_RING, along(thickness, resolution, coats), coats)
+}
+
+/** @param radius m, coats and all */
+export function cylinderGrid(radius: number, resolution: Resolution = DEFAULT_RESOLUTION, coats: readonly Coat[] = []): Grid {
+  return gridOf(rings(radius, resolution, coats), ONE_LAYER, coats)
+}
+
+/** @param radius m, coats and all, as `height` */
+export function roundGrid(radius: number, height: number, resolution: Resolution = ROUND_RESOLUTION, coats: readonly Coat[] = []): Grid {
+  return gridOf(rings(radius, resolution, coats), along(height, resolution, coats), coats)
+}
+
+/**
+ * Half of such a piece, whose two ends are always treated alike: from the first face to
+ * the plane in the middle, where nothing passes. Half the work; `amount` counts halves.
+ */
+export function mirroredGrid(radius: number, height: number, resolution: Resolution = ROUND_RESOLUTION, coats: readonly Coat[] = []): Grid {
+  const half = snapped(edgesOf(refinedSteps(height / 2, resolution)), depths(coats.filter(c => c.on === 'first')))
+  const axial = axisOf(
+    half,
+    () => 1,
+    (a, b) => b - a
+  )
+  axial.area[axial.cells] = 0
+  const grid = gridOf(
+    rings(radius, resolution, coats),
+    axial,
+    coats.filter(c => c.on !== 'second')
+  )
+  return { ...grid, mirrored: true, heart: [height / 4, height / 2] }
+}
+
+/** One square metre of slab. */
+const ONE_RING: Axis = axisOf(
+  Float64Array.of(0, 1),
+  () => 0,
+  () => 1
+)
+/** One metre of cylinder. */
+const ONE_LAYER: Axis = axisOf(
+  Float64Array.of(0, 1),
+  () => 0,
+  () => 1
+)
+
+function along(thickness: number, resolution: Resolution, coats: readonly Coat[]): Axis {
   const half = refinedSteps(thickness / 2, resolution)
-  const edge = edgesOf([...half, ...half.slice().reverse()])
-  return build(
+  const first = coats.filter(c => c.on === 'first')
+  const second = coats.filter(c => c.on === 'second')
+  const edge = snapped(edgesOf([...half, ...half.slice().reverse()]), [...depths(first), ...depths(second).map(depth => thickness - depth)])
+  return axisOf(
     edge,
     () => 1,
-    (a, b) => b - a,
-    [thickness / 4, (3 * thickness) / 4]
+    (a, b) => b - a
   )
 }
 
-/** @param radius m */
-export function cylinderGrid(radius: number, resolution: Resolution = DEFAULT_RESOLUTION): Grid {
-  const edge = edgesOf(refinedSteps(radius, resolution).reverse())
-  return build(
+function rings(radius: number, resolution: Resolution, coats: readonly Coat[]): Axis {
+  const side = coats.filter(c => c.on === 'side')
+  const edge = snapped(
+    edgesOf(refinedSteps(radius, resolution).reverse()),
+    depths(side).map(depth => radius - depth)
+  )
+  return axisOf(
     edge,
     r => 2 * Math.PI * r,
-    (a, b) => Math.PI * (b * b - a * a),
-    [0, radius]
+    (a, b) => Math.PI * (b * b - a * a)
   )
 }
 
-/** Steps from a face inward that add up to `depth`, each no more than `growth` times the one before. */
-function refinedSteps(depth: number, { finest, growth, coarsest }: Resolution): number[] {
-  const steps: number[] = []
+/** How deep each coat reaches, the outermost first. */
+function depths(coats: readonly Coat[]): number[] {
   let sum = 0
-  for (let step = finest; sum < depth; step = Math.min(step * growth, coarsest)) {
+  return coats.map(c => (sum += c.thickness))
+}
+
+/** Moves the nearest inner edge to each boundary, so that no cell is half of one material. */
+function snapped(edge: Float64Array, boundaries: readonly number[]): Float64Array {
+  for (const boundary of boundaries) {
+    let nearest = 1
+    for (let i = 1; i < edge.length - 1; i++) if (Math.abs(edge[i] - boundary) < Math.abs(edge[nearest] - boundary)) nearest = i
+    edge[nearest] = boundary
+  }
+  return edge
+}
+
+const THIN = 0.02
+/** From the skin to the crust cells grow faster than elsewhere. */
+const SKIN_GROWTH = 1.5
+
+/** Steps from a face inward that add up to `depth`. */
+function refinedSteps(depth: number, { skin, crustCell, crust, growth, coarsest }: Resolution): number[] {
+  const steps: number[] = []
+  const crustStep = Math.min(crustCell, THIN * depth)
+  let step = Math.min(skin, crustStep)
+  let sum = 0
+  while (sum < depth) {
     steps.push(step)
     sum += step
+    step = sum < crust ? Math.min(step * SKIN_GROWTH, crustStep) : Math.min(step * growth, coarsest * depth)
   }
   const scale = depth / sum
   return steps.map(s => s * scale)
@@ -73,19 +177,44 @@ function edgesOf(steps: readonly number[]): Float64Array {
   return edge
 }
 
-function build(
-  edge: Float64Array,
-  area: (at: number) => number,
-  volume: (from: number, to: number) => number,
-  heart: readonly [number, number]
-): Grid {
+function axisOf(edge: Float64Array, area: (at: number) => number, volume: (from: number, to: number) => number): Axis {
   const cells = edge.length - 1
   return {
     cells,
     edge,
     area: edge.map(area),
     centre: Float64Array.from({ length: cells }, (_, i) => (edge[i] + edge[i + 1]) / 2),
-    volume: Float64Array.from({ length: cells }, (_, i) => volume(edge[i], edge[i + 1])),
-    heart
+    volume: Float64Array.from({ length: cells }, (_, i) => volume(edge[i], edge[i + 1]))
   }
+}
+
+function gridOf(radial: Axis, axial: Axis, coats: readonly Coat[]): Grid {
+  const material = new Uint8Array(radial.cells * axial.cells)
+  const within = (on: Coat['on']): ((ring: number, layer: number, depth: number) => boolean) => {
+    const height = axial.edge[axial.cells]
+    const radius = radial.edge[radial.cells]
+    switch (on) {
+      case 'first':
+        return (_, layer, depth) => axial.centre[layer] < depth
+      case 'second':
+        return (_, layer, depth) => height - axial.centre[layer] < depth
+      case 'side':
+        return (ring, _, depth) => radius - radial.centre[ring] < depth
+    }
+  }
+  for (const on of ['first', 'second', 'side'] as const) {
+    const here = coats.filter(c => c.on === on)
+    const depth = depths(here)
+    const covers = within(on)
+    // The innermost first, so that the coats outside it overwrite what they cover.
+    for (let c = here.length - 1; c >= 0; c--) {
+      for (let ring = 0; ring < radial.cells; ring++) {
+        for (let layer = 0; layer < axial.cells; layer++) {
+          if (covers(ring, layer, depth[c])) material[ring * axial.cells + layer] = here[c].material
+        }
+      }
+    }
+  }
+  const height = axial.edge[axial.cells]
+  return { radial, axial, cells: radial.cells * axial.cells, material, mirrored: false, heart: [height / 4, (3 * height) / 4] }
 }

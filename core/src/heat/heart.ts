@@ -1,6 +1,6 @@
 /**
- * The heart of a piece: the middle half of a slab, all of a cylinder. A row of fine
- * points across it remembers how hot each has been; the one that has been least hot
+ * The heart of a piece: the middle half of its height, on its axis. A row of fine
+ * points there remembers how hot each has been; the one that has been least hot
  * is the thermal centre, where a well-placed probe goes.
  *
  * It is not always the middle: turned once, the side cooked first has cooled again
@@ -13,42 +13,61 @@
  */
 import type { Grid } from './grid'
 
-const SPACING = 0.1e-3
-const MOST_POINTS = 400
+const SPACING = 0.25e-3
+const MOST_POINTS = 80
 
 export class Heart {
   /** Hottest reading so far at the thermal centre, °C. */
   doneness: number
   /** Reading there now, °C. */
   core: number
+  /** The warmest anywhere in the heart now, °C: while it is above `doneness`, that can still rise. */
+  warmest: number
 
-  private readonly cell: Int32Array
+  private readonly layer: Int32Array
   private readonly share: Float64Array
   private readonly hottest: Float64Array
+  /** Temperatures on the axis, one a layer; scratch. */
+  private readonly axis: Float64Array
+  private readonly layers: number
+  /** How far the axis lies beyond the innermost ring, in steps to the next: temperature goes with the square of the radius there. */
+  private readonly beyond: number
 
   constructor(grid: Grid, temperature: number) {
     const [from, to] = grid.heart
-    const count = Math.max(2, Math.min(MOST_POINTS, Math.ceil((to - from) / SPACING) + 1))
-    this.cell = new Int32Array(count)
+    const { centre } = grid.axial
+    this.layers = grid.axial.cells
+    this.axis = new Float64Array(this.layers)
+    const rings = grid.radial.centre
+    this.beyond = rings.length > 1 ? rings[0] ** 2 / (rings[1] ** 2 - rings[0] ** 2) : 0
+    const count = this.layers > 1 ? Math.max(2, Math.min(MOST_POINTS, Math.ceil((to - from) / SPACING) + 1)) : 1
+    this.layer = new Int32Array(count)
     this.share = new Float64Array(count)
     this.hottest = new Float64Array(count).fill(temperature)
-    this.doneness = this.core = temperature
-    let cell = 0
-    for (let p = 0; p < count; p++) {
-      const z = Math.min(Math.max(from + ((to - from) * p) / (count - 1), grid.centre[0]), grid.centre[grid.cells - 1])
-      while (cell < grid.cells - 2 && grid.centre[cell + 1] < z) cell++
-      this.cell[p] = cell
-      this.share[p] = (z - grid.centre[cell]) / (grid.centre[cell + 1] - grid.centre[cell])
+    this.doneness = this.core = this.warmest = temperature
+    let layer = 0
+    for (let p = 0; p < count && this.layers > 1; p++) {
+      const z = Math.min(Math.max(from + ((to - from) * p) / (count - 1), centre[0]), centre[this.layers - 1])
+      while (layer < this.layers - 2 && centre[layer + 1] < z) layer++
+      this.layer[p] = layer
+      this.share[p] = (z - centre[layer]) / (centre[layer + 1] - centre[layer])
     }
   }
 
+  /** @param temperature of all cells, ring by ring */
   note(temperature: Float64Array): void {
-    const { cell, share, hottest } = this
+    const { layer, share, hottest, axis, layers, beyond } = this
+    for (let k = 0; k < layers; k++) {
+      const T = temperature[k]
+      axis[k] = beyond > 0 ? T - beyond * (temperature[layers + k] - T) : T
+    }
     let least = Infinity
     let reading = 0
+    let warmest = -Infinity
     for (let p = 0; p < hottest.length; p++) {
-      const below = temperature[cell[p]]
-      const T = below + share[p] * (temperature[cell[p] + 1] - below)
+      const below = axis[layer[p]]
+      const T = layers > 1 ? below + share[p] * (axis[layer[p] + 1] - below) : below
+      if (T > warmest) warmest = T
       if (T > hottest[p]) hottest[p] = T
       if (hottest[p] < least) {
         least = hottest[p]
@@ -57,5 +76,6 @@ export class Heart {
     }
     this.doneness = least
     this.core = reading
+    this.warmest = warmest
   }
 }

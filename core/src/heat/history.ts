@@ -6,10 +6,11 @@
 export interface History {
   /** s since the start of the program. */
   readonly time: readonly number[]
-  /** °C: coldest point of the heart, first and second surface, mean by volume, plate. */
+  /** °C: least cooked point of the heart; the middle of the first and second face and of the side, where there are such; mean by volume; the pan or pot in use. */
   readonly core: readonly number[]
-  readonly first: readonly number[]
-  readonly second: readonly number[]
+  readonly first: readonly (number | null)[]
+  readonly second: readonly (number | null)[]
+  readonly side: readonly (number | null)[]
   readonly mean: readonly number[]
   readonly plate: readonly (number | null)[]
   /** Shares of the raw mass lost as vapour and as drips. */
@@ -20,7 +21,7 @@ export interface History {
 /** The piece cut open at one moment. */
 export interface Field {
   readonly time: number
-  /** °C, one a cell, from the first face to the second. */
+  /** °C, one a cell, ring by ring from the axis outward, each from the first face to the second. */
   readonly temperature: readonly number[]
   /** The hottest each cell has been, °C. */
   readonly hottest: readonly number[]

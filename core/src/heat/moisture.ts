@@ -1,5 +1,5 @@
 /**
- * Water on the move inside the piece. Heated meat holds less of it; what it no
+ * Water on the move along one ray of cells. Heated meat holds less of it; what it no
  * longer holds is pressed toward where it is held or can leave. One implicit step
  * of   ∂W/∂t = ∇·( D(T) ∇(W − held(T)) ),   kg/m³, m²/s.
  *
@@ -7,107 +7,195 @@
  * permeability and stiffness folded into one diffusivity that rises as the
  * proteins tighten.
  */
-import type { Constants } from './constants'
-import type { Grid } from './grid'
+import type { Axis } from './grid'
+import type { Material } from './properties'
+import { Tabulated } from './tabulated'
 import { solveTridiagonal } from './tridiagonal'
 import { heldWaterShare } from './vapour'
-import { Tabulated } from './tabulated'
 
 /** How far the diffusivity has gone from its cool to its hot value: half-way at 57.5 °C. */
 const TIGHTENED = new Tabulated(T => 1 / (1 + Math.exp((57.5 - T) / 2)))
 const HELD = new Tabulated(heldWaterShare)
 
+/** How many cells from a face inward can matter to it within one step. */
+const REACH = 16
+
 export class Moisture {
-  /** Juice that came out at each face in the last step, kg/m². */
+  /** Juice that came out at each end in the last step, kg/m². */
   readonly juice: [number, number] = [0, 0]
+  /** What the outermost cell at each end will hold if nothing evaporates, kg/m³, and less for each kg/m² and second that does. */
+  readonly left: [number, number] = [0, 0]
+  readonly leftPerDrawn: [number, number] = [0, 0]
 
   // Scratch, one entry a cell or an edge.
-  readonly next: Float64Array
+  private readonly next: Float64Array
   private readonly held: Float64Array
   private readonly supply: Float64Array
   private readonly conductance: Float64Array
+  /** What passed each inner edge toward the second end in the last step, kg. */
+  readonly moved: Float64Array
+  /** Storage over the step; what `held` alone drives into each cell; the matrix. */
+  private readonly storage: Float64Array
+  private readonly pressed: Float64Array
   private readonly lower: Float64Array
   private readonly diagonal: Float64Array
   private readonly upper: Float64Array
+  private readonly open: [boolean, boolean] = [false, false]
+  /** Area over the distance between two centres; to the face at either end. */
+  private readonly nearness: Float64Array
 
   constructor(
-    private readonly grid: Grid,
-    private readonly rawWater: number,
-    private readonly constants: Constants
+    private readonly axis: Axis,
+    private readonly materials: readonly Material[]
   ) {
-    const scratch = (): Float64Array => new Float64Array(grid.cells)
+    const n = axis.cells
+    const scratch = (): Float64Array => new Float64Array(n)
     this.next = scratch()
     this.held = scratch()
     this.supply = scratch()
-    this.conductance = new Float64Array(grid.cells + 1)
+    this.conductance = new Float64Array(n + 1)
+    this.moved = new Float64Array(n + 1)
+    this.storage = scratch()
+    this.pressed = scratch()
     this.lower = scratch()
     this.diagonal = scratch()
     this.upper = scratch()
+    const { centre, edge, area } = axis
+    this.nearness = Float64Array.from(area, (a, i) => a / ((i < n ? centre[i] : edge[n]) - (i > 0 ? centre[i - 1] : edge[0])))
   }
 
   /**
-   * @param water kg/m³, replaced by the end of the step
-   * @param drawn what evaporation takes from the outermost cells, kg/m² each second
-   * @param open whether juice can come out at each face
+   * Assembles the step and works out, from within, what each face can draw on.
+   * @param temperature expected half-way through the step
+   * @param open whether juice can come out at each end
    */
-  step(
-    dt: number,
-    temperature: Float64Array,
-    water: Float64Array,
-    drawn: readonly [number, number],
-    open: readonly [boolean, boolean]
-  ): void {
-    const { grid, next, held, conductance, lower, diagonal, upper } = this
-    const n = grid.cells
-    this.refresh(temperature)
+  prepare(dt: number, temperature: Float64Array, water: Float64Array, material: Uint8Array, open: readonly [boolean, boolean]): void {
+    const { axis, held, supply } = this
+    const { area } = axis
+    const n = axis.cells
     for (let i = 0; i < n; i++) {
-      const below = i > 0 ? conductance[i] : 0
-      const above = i < n - 1 ? conductance[i + 1] : 0
-      diagonal[i] = grid.volume[i] / dt + below + above
-      lower[i] = -below
-      upper[i] = -above
-      next[i] =
-        (grid.volume[i] / dt) * water[i] + (i > 0 ? below * (held[i] - held[i - 1]) : 0) + (i < n - 1 ? above * (held[i] - held[i + 1]) : 0)
+      const { rawWater, tightens, supply: liquid } = this.materials[material[i]]
+      const T = temperature[i]
+      held[i] = tightens ? rawWater * HELD.at(T) : rawWater
+      supply[i] = tightens ? liquid[0] + TIGHTENED.at(T) * (liquid[1] - liquid[0]) : liquid[0]
     }
-    for (const side of SIDES) {
-      const [cell, edge] = this.outermost(side)
-      next[cell] -= grid.area[edge] * drawn[side]
-      if (open[side] && water[cell] > held[cell]) {
-        diagonal[cell] += conductance[edge]
-        next[cell] += conductance[edge] * held[cell]
+    this.open[0] = open[0] && area[0] > 0 && water[0] > held[0]
+    this.open[1] = open[1] && area[n] > 0 && water[n - 1] > held[n - 1]
+    this.assemble(dt)
+    if (area[0] > 0) this.reach(0, water)
+    if (area[n] > 0) this.reach(1, water)
+  }
+
+  private assemble(dt: number): void {
+    const { axis, held, supply, conductance, nearness, storage, pressed, lower, diagonal, upper, open } = this
+    const { volume } = axis
+    const n = axis.cells
+    const perSecond = 1 / dt
+    let below = 0
+    let fromBelow = 0
+    for (let i = 0; i < n; i++) {
+      let above = 0
+      let toAbove = 0
+      if (i < n - 1) {
+        const own = supply[i]
+        const other = supply[i + 1]
+        above = (nearness[i + 1] * 2 * own * other) / (own + other)
+        toAbove = above * (held[i + 1] - held[i])
+        upper[i] = lower[i + 1] = -above
+        conductance[i + 1] = above
       }
+      storage[i] = volume[i] * perSecond
+      diagonal[i] = storage[i] + below + above
+      pressed[i] = fromBelow - toAbove
+      below = above
+      fromBelow = toAbove
     }
-    solveTridiagonal(lower, diagonal, upper, next, n)
-    for (const side of SIDES) {
-      const [cell, edge] = this.outermost(side)
-      const pressing = open[side] && water[cell] > held[cell] && grid.area[edge] > 0
-      this.juice[side] = pressing ? (dt * conductance[edge] * (next[cell] - held[cell])) / grid.area[edge] : 0
+    conductance[0] = nearness[0] * supply[0]
+    conductance[n] = nearness[n] * supply[n - 1]
+    if (open[0]) {
+      diagonal[0] += conductance[0]
+      pressed[0] += conductance[0] * held[0]
     }
+    if (open[1]) {
+      diagonal[n - 1] += conductance[n]
+      pressed[n - 1] += conductance[n] * held[n - 1]
+    }
+  }
+
+  /** Eliminates from within toward one face: what its outermost cell ends with goes straight with what is drawn there. */
+  private reach(side: 0 | 1, water: Float64Array): void {
+    const { axis, conductance, storage, pressed, diagonal } = this
+    const n = axis.cells
+    const depth = Math.min(n, REACH)
+    let i = side === 0 ? depth - 1 : n - depth
+    let d = diagonal[i]
+    let r = storage[i] * water[i] + pressed[i]
+    for (let steps = 1; steps < depth; steps++) {
+      const c = conductance[side === 0 ? i : i + 1]
+      i += side === 0 ? -1 : 1
+      const w = c / d
+      d = diagonal[i] - c * w
+      r = storage[i] * water[i] + pressed[i] + w * r
+    }
+    this.left[side] = r / d
+    this.leftPerDrawn[side] = axis.area[side === 0 ? 0 : n] / d
+  }
+
+  /**
+   * Carries the step out.
+   * @param water kg/m³ after boiling, replaced by the end of the step
+   * @param drawnFirst what evaporation took from the outermost cells, kg/m² each second
+   */
+  step(dt: number, water: Float64Array, drawnFirst: number, drawnSecond: number): void {
+    const { axis, next, held, conductance, storage, pressed, juice, open } = this
+    const { area } = axis
+    const n = axis.cells
+    for (let i = 0; i < n; i++) next[i] = storage[i] * water[i] + pressed[i]
+    next[0] -= area[0] * drawnFirst
+    next[n - 1] -= area[n] * drawnSecond
+    solveTridiagonal(this.lower, this.diagonal, this.upper, next, n)
+    let least = 0
+    for (let i = 0; i < n; i++) {
+      if (next[i] < least) least = next[i]
+      if (i > 0) this.moved[i] = dt * conductance[i] * (next[i - 1] - held[i - 1] - (next[i] - held[i]))
+    }
+    juice[0] = open[0] ? (dt * this.pressedOut(0)) / area[0] : 0
+    juice[1] = open[1] ? (dt * this.pressedOut(1)) / area[n] : 0
+    if (least < 0) this.leaveNoneDry(dt, water, drawnFirst, drawnSecond)
     water.set(next)
   }
 
-  /** Water passing an inner edge toward higher z after a step, kg each second. */
-  flow(edge: number): number {
-    const { next, held } = this
-    return this.conductance[edge] * (next[edge - 1] - held[edge - 1] - (next[edge] - held[edge]))
+  /** Juice expected at one end if nothing is drawn from the cell there, kg each second. */
+  pressing(side: 0 | 1): number {
+    const edge = side === 0 ? 0 : this.axis.cells
+    return this.open[side] ? this.conductance[edge] * (this.left[side] - this.held[side === 0 ? 0 : edge - 1]) : 0
   }
 
-  private outermost(side: 0 | 1): [cell: number, edge: number] {
-    return side === 0 ? [0, 0] : [this.grid.cells - 1, this.grid.cells]
-  }
-
-  private refresh(temperature: Float64Array): void {
-    const { grid, held, supply, conductance, constants } = this
-    const n = grid.cells
+  /** A nearly dry cell cannot give what it does not have, however much its neighbours hold on: its outflows are cut to that. */
+  private leaveNoneDry(dt: number, water: Float64Array, drawnFirst: number, drawnSecond: number): void {
+    const { axis, moved, next, juice } = this
+    const { volume, area } = axis
+    const n = axis.cells
     for (let i = 0; i < n; i++) {
-      const T = temperature[i]
-      held[i] = this.rawWater * HELD.at(T)
-      supply[i] = constants.coolWaterDiffusivity + TIGHTENED.at(T) * (constants.hotWaterDiffusivity - constants.coolWaterDiffusivity)
-      if (i > 0) conductance[i] = (grid.area[i] * 0.5 * (supply[i - 1] + supply[i])) / (grid.centre[i] - grid.centre[i - 1])
+      const out = Math.max(0, i > 0 ? -moved[i] : 0) + Math.max(0, i < n - 1 ? moved[i + 1] : 0)
+      if (out <= 0) continue
+      const drawn = dt * ((i === 0 ? area[0] * drawnFirst : 0) + (i === n - 1 ? area[n] * drawnSecond : 0))
+      const cut = Math.min(1, Math.max(0, volume[i] * water[i] - drawn) / out)
+      if (i > 0 && moved[i] < 0) moved[i] *= cut
+      if (i < n - 1 && moved[i + 1] > 0) moved[i + 1] *= cut
     }
-    conductance[0] = (grid.area[0] * supply[0]) / (grid.centre[0] - grid.edge[0])
-    conductance[n] = (grid.area[n] * supply[n - 1]) / (grid.edge[n] - grid.centre[n - 1])
+    for (let i = 0; i < n; i++) {
+      const gained = (i > 0 ? moved[i] : 0) - (i < n - 1 ? moved[i + 1] : 0)
+      const drawn = dt * ((i === 0 ? area[0] * drawnFirst : 0) + (i === n - 1 ? area[n] * drawnSecond : 0))
+      const pressed = (i === 0 ? area[0] * juice[0] : 0) + (i === n - 1 ? area[n] * juice[1] : 0)
+      next[i] = water[i] + (gained - drawn - pressed) / volume[i]
+    }
+  }
+
+  /** Juice leaving at one end by the solution as it stands, kg each second. */
+  private pressedOut(side: 0 | 1): number {
+    const edge = side === 0 ? 0 : this.axis.cells
+    const cell = side === 0 ? 0 : edge - 1
+    return this.open[side] ? this.conductance[edge] * (this.next[cell] - this.held[cell]) : 0
   }
 }
-
-const SIDES = [0, 1] as const

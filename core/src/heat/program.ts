@@ -4,11 +4,12 @@
  */
 import { Body, type BodyStart } from './body'
 import { CONSTANTS, type Constants } from './constants'
-import type { Faces } from './faces'
+import { lumpOf, type Faces } from './faces'
 import type { Grid } from './grid'
 import type { Field, History } from './history'
-import { PlateState, type Burner, type Plate } from './plate'
+import { LumpState, type Burner, type Lump, type LumpChange } from './lump'
 import type { Material } from './properties'
+import type { Surface } from './surface'
 
 export type StageEnd = { readonly after: number } | { readonly coreReaches: number; readonly atMost: number }
 
@@ -16,24 +17,30 @@ export interface Stage {
   readonly name: string
   readonly end: StageEnd
   readonly faces: Faces
-  /** Fire under the plate during this stage; null when it is off or there is none. */
-  readonly burner: Burner | null
+  /** Fire under each of the subject's lumps during this stage; null when it is off. */
+  readonly burners?: readonly (Burner | null)[]
+  /** What is done to the lumps as the stage begins. */
+  readonly changes?: readonly LumpChange[]
 }
 
 export interface Subject {
   readonly grid: Grid
-  readonly material: Material
+  /** 0 is the meat, the others its coats. */
+  readonly materials: readonly Material[]
   readonly start: BodyStart
-  readonly plate: Plate | null
+  /** Pans and pots. */
+  readonly lumps?: readonly Lump[]
+  /** How much lies on them of what the grid describes: m² of slab, m of cylinder, or pieces. */
+  readonly amount?: number
   readonly constants?: Constants
 }
 
 export interface Recording {
   /** s between two entries of the history; Infinity keeps only the ends of stages. */
   readonly every: number
-  /** s between two fields; Infinity keeps only the ends of stages. */
-  readonly fieldEvery: number
-  /** Stops the last stage once the core has fallen this far below its peak, K. Infinity runs to the end. */
+  /** s between two fields; Infinity keeps only the ends of stages, null none. */
+  readonly fieldEvery: number | null
+  /** Stops the last stage once the whole heart has fallen this far below the peak, K. Infinity runs to the end. */
   readonly untilPastPeakBy: number
   /** But not before the last stage has run this long, s. */
   readonly atLeast?: number
@@ -57,54 +64,70 @@ export interface Run {
 }
 
 export const KEEP_ALL: Recording = { every: 2, fieldEvery: 15, untilPastPeakBy: Infinity }
-export const KEEP_ENDS: Recording = { every: Infinity, fieldEvery: Infinity, untilPastPeakBy: Infinity }
+export const KEEP_ENDS: Recording = { every: Infinity, fieldEvery: null, untilPastPeakBy: Infinity }
 
 /**
- * Steps start short after each change at the faces, then take whatever length
- * changes the fastest cell below boiling by about `kelvin`.
+ * Steps start short after each change at the faces, then take whatever length lets the
+ * fastest cell below boiling leave a straight line by about `kelvin`.
  */
 export interface StepLengths {
   readonly first: number
+  /** Or 3 % of the time since the faces changed, where that is longer. */
   readonly longest: number
   readonly kelvin: number
 }
-export const DEFAULT_STEPS: StepLengths = { first: 0.1, longest: 8, kelvin: 0.8 }
-export const COARSE_STEPS: StepLengths = { first: 0.2, longest: 10, kelvin: 3 }
-const GROWTH = 1.5
+export const DEFAULT_STEPS: StepLengths = { first: 0.3, longest: 15, kelvin: 0.8 }
+export const COARSE_STEPS: StepLengths = { first: 0.6, longest: 30, kelvin: 3 }
+const GROWTH = 2.5
 
 export function run(subject: Subject, stages: readonly Stage[], recording: Recording = KEEP_ALL, steps: StepLengths = DEFAULT_STEPS): Run {
-  const body = new Body(subject.grid, subject.material, subject.constants ?? CONSTANTS, subject.start)
-  const plate = subject.plate ? new PlateState(subject.plate) : null
-  const recorder = new Recorder(body, plate, recording)
+  const body = new Body(subject.grid, subject.materials, subject.constants ?? CONSTANTS, subject.start)
+  const lumps = (subject.lumps ?? []).map(l => new LumpState(l))
+  const recorder = new Recorder(body, lumps, recording)
   const stageEnds: number[] = []
   let time = 0
   let count = 0
   let peak = { time: 0, core: subject.start.temperature }
-  recorder.take(time, true)
 
+  const size = Math.min(
+    subject.grid.radial.cells > 1 ? 2 * subject.grid.radial.edge[subject.grid.radial.cells] : Infinity,
+    heightOf(subject.grid)
+  )
+  const first = steps.first * Math.min(1, size / PACE_SIZE)
   const enough = recording.untilCore ?? Infinity
   for (const [index, stage] of stages.entries()) {
     if (body.heart.core >= enough) break
+    for (const change of stage.changes ?? []) lumps[change.lump].change(change)
+    recorder.turn(stage.faces)
+    recorder.take(time, true)
+    body.forgetRates()
     const last = index === stages.length - 1
     const stop = time + ('after' in stage.end ? stage.end.after : stage.end.atMost)
     const earliest = time + (recording.atLeast ?? 0)
-    let dt = steps.first
+    const began = time
+    let dt = first
     let done = stop <= time
     while (!done) {
       const before = body.heart.core
-      const step = Math.min(dt, stop - time)
-      body.step(step, stage.faces, plate, stage.burner)
+      const left = stop - time
+      // Two equal steps rather than a long one and a scrap.
+      const step = dt >= left ? left : dt > 0.6 * left ? left / 2 : dt
+      body.step(step, stage.faces, lumps, stage.burners ?? NO_BURNERS, subject.amount ?? 1)
       count += 1
       time = stop - time - step < 1e-9 ? stop : time + step
       const core = body.heart.core
       const doneness = body.heart.doneness
       if (doneness > peak.core) peak = { time, core: doneness }
       done = time >= stop || ('coreReaches' in stage.end && core >= stage.end.coreReaches)
-      if (last && peak.core - core > recording.untilPastPeakBy && time >= earliest) done = true
+      if (last && peak.core - body.heart.warmest > recording.untilPastPeakBy && time >= earliest) done = true
       if (core >= enough) done = true
-      dt = Math.min(step * Math.min(GROWTH, steps.kelvin / body.lastChange), steps.longest)
-      if ('coreReaches' in stage.end && core > before)
-        dt = Math.min(dt, Math.max(steps.first, (step * (stage.end.coreReaches - core)) / (core - before)))
+      dt = Math.min(
+        step * Math.min(GROWTH, Math.max(LEAST_GROWTH, Math.sqrt(steps.kelvin / body.bend))),
+        Math.max(steps.longest, AGEING * (time - began))
+      )
+      dt = Math.max(dt, first)
+      const goal = 'coreReaches' in stage.end ? stage.end.coreReaches : enough
+      if (goal < Infinity && core > before) dt = Math.min(dt, Math.max(first, (step * (goal - core)) / (core - before)))
       if (!done) recorder.take(time, false)
     }
     recorder.take(time, true)
@@ -113,12 +136,21 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
   return { history: recorder.history, fields: recorder.fields, stageEnds, peak, loss: recorder.loss, steps: count, body }
 }
 
+const NO_BURNERS: readonly (Burner | null)[] = []
+const heightOf = ({ axial }: Grid): number => (axial.cells > 1 ? axial.edge[axial.cells] : Infinity)
+/** m: in thinner pieces everything happens sooner, and the first steps are shorter in proportion. */
+const PACE_SIZE = 0.04
+const LEAST_GROWTH = 0.3
+/** Long stages settle down: a step may be this share of the time since the faces changed. */
+const AGEING = 0.03
+
 class Recorder {
   readonly history = {
     time: [] as number[],
     core: [] as number[],
-    first: [] as number[],
-    second: [] as number[],
+    first: [] as (number | null)[],
+    second: [] as (number | null)[],
+    side: [] as (number | null)[],
     mean: [] as number[],
     plate: [] as (number | null)[],
     evaporated: [] as number[],
@@ -126,17 +158,21 @@ class Recorder {
   }
   readonly fields: Field[] = []
   private readonly mass: number
+  private touched: number | null = null
   private nextEntry = 0
   private nextField = 0
 
   constructor(
     private readonly body: Body,
-    private readonly plate: PlateState | null,
+    private readonly lumps: readonly LumpState[],
     private readonly recording: Recording
   ) {
-    let volume = 0
-    for (const v of body.grid.volume) volume += v
-    this.mass = volume * body.material.density
+    this.mass = body.mass
+  }
+
+  /** The lump whose temperature is worth keeping: the one that a face touches, or else the first. */
+  turn(faces: Faces): void {
+    this.touched = lumpOf(faces.first) ?? lumpOf(faces.second) ?? lumpOf(faces.side) ?? (this.lumps.length > 0 ? 0 : null)
   }
 
   get loss(): number {
@@ -150,25 +186,30 @@ class Recorder {
       if (history.time[history.time.length - 1] !== time) {
         history.time.push(time)
         history.core.push(body.heart.core)
-        history.first.push(body.surfaces[0].temperature)
-        history.second.push(body.surfaces[1].temperature)
+        history.first.push(middleOf(body.first, 0))
+        history.second.push(middleOf(body.second, 0))
+        history.side.push(middleOf(body.side, body.side.length >> 1))
         history.mean.push(body.mean)
-        history.plate.push(this.plate?.temperature ?? null)
+        history.plate.push(this.touched === null ? null : this.lumps[this.touched].temperature)
         history.evaporated.push(body.ledger.evaporated / this.mass)
         history.dripped.push(body.ledger.dripped / this.mass)
       }
     }
-    if (always || time >= this.nextField) {
-      this.nextField = time + this.recording.fieldEvery
-      const raw = body.material.rawWater
+    const { fieldEvery } = this.recording
+    if (fieldEvery !== null && (always || time >= this.nextField)) {
+      this.nextField = time + fieldEvery
+      const { grid, materials } = body
       if (this.fields[this.fields.length - 1]?.time !== time) {
         this.fields.push({
           time,
           temperature: [...body.temperature],
           hottest: [...body.hottest],
-          wetness: Array.from(body.water, w => (raw > 0 ? w / raw : 1))
+          wetness: Array.from(body.water, (w, i) => share(w, materials[grid.material[i]].rawWater))
         })
       }
     }
   }
 }
+
+const middleOf = (surfaces: readonly Surface[], at: number): number | null => (surfaces.length > 0 ? surfaces[at].temperature : null)
+const share = (water: number, raw: number): number => (raw > 0 ? water / raw : 1)

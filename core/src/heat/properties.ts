@@ -6,6 +6,7 @@
  * temperature and composition on the thermal properties of foods", 1986, as
  * printed in the ASHRAE Handbook—Refrigeration (from memory).
  */
+import type { Constants } from './constants'
 
 /** Mass fractions of the raw meat. They should add to about 1; the rest counts as protein. */
 export interface Composition {
@@ -13,7 +14,12 @@ export interface Composition {
   readonly protein: number
   readonly fat: number
   readonly ash: number
+  /** Of dough and vegetables; meat has none. */
+  readonly carbohydrate?: number
 }
+
+type Component = keyof Composition
+type WholeComposition = Required<Composition>
 
 /** a + b·T + c·T², T in °C. */
 export type Quadratic = readonly [a: number, b: number, c: number]
@@ -27,28 +33,31 @@ const DENSITY = {
   water: [997.18, 3.1439e-3, -3.7574e-3],
   protein: [1329.9, -0.5184, 0],
   fat: [925.59, -0.41757, 0],
-  ash: [2423.8, -0.28063, 0]
-} as const satisfies Record<keyof Composition, Quadratic>
+  ash: [2423.8, -0.28063, 0],
+  carbohydrate: [1599.1, -0.31046, 0]
+} as const satisfies Record<Component, Quadratic>
 
 /** J/(kg·K) */
 const SPECIFIC_HEAT = {
   water: [4128.9, -0.090864, 5.4731e-3],
   protein: [2008.2, 1.2089, -1.3129e-3],
   fat: [1984.2, 1.4733, -4.8008e-3],
-  ash: [1092.6, 1.8896, -3.6817e-3]
-} as const satisfies Record<keyof Composition, Quadratic>
+  ash: [1092.6, 1.8896, -3.6817e-3],
+  carbohydrate: [1548.8, 1.9625, -5.9399e-3]
+} as const satisfies Record<Component, Quadratic>
 
 /** W/(m·K) */
 const CONDUCTIVITY = {
   water: [0.57109, 1.7625e-3, -6.7036e-6],
   protein: [0.17881, 1.1958e-3, -2.7178e-6],
   fat: [0.18071, -2.7604e-4, -1.7749e-7],
-  ash: [0.32962, 1.4011e-3, -2.9069e-6]
-} as const satisfies Record<keyof Composition, Quadratic>
+  ash: [0.32962, 1.4011e-3, -2.9069e-6],
+  carbohydrate: [0.20141, 1.3874e-3, -4.3312e-6]
+} as const satisfies Record<Component, Quadratic>
 
 export const WATER_HEAT: Quadratic = SPECIFIC_HEAT.water
 
-const COMPONENTS = ['water', 'protein', 'fat', 'ash'] as const
+const COMPONENTS = ['water', 'protein', 'fat', 'ash', 'carbohydrate'] as const
 
 /** What the solver needs to know of a substance; all per cubic metre of the raw piece. */
 export interface Material {
@@ -62,49 +71,81 @@ export interface Material {
   readonly driedConductivity: number
   /** Water when raw, kg/m³; 0 for a substance that neither dries nor boils. */
   readonly rawWater: number
+  /** Whether it holds less water when heated, as muscle does. */
+  readonly tightens: boolean
+  /** Diffusivity of the water that it does not hold, m²/s: cool, and once tightened. */
+  readonly supply: readonly [cool: number, hot: number]
 }
 
 /** kg/m³ by volume-weighted mixing. */
 export function densityOf(mix: Composition, celsius: number): number {
   let volume = 0
-  for (const c of COMPONENTS) volume += mix[c] / at(DENSITY[c], celsius)
+  for (const c of COMPONENTS) volume += (mix[c] ?? 0) / at(DENSITY[c], celsius)
   return 1 / volume
 }
 
 /** J/(kg·K) by mass-weighted mixing. */
 export function specificHeatOf(mix: Composition, celsius: number): number {
-  return COMPONENTS.reduce((sum, c) => sum + mix[c] * at(SPECIFIC_HEAT[c], celsius), 0)
+  return COMPONENTS.reduce((sum, c) => sum + (mix[c] ?? 0) * at(SPECIFIC_HEAT[c], celsius), 0)
 }
 
 /** W/(m·K) by volume-weighted (parallel) mixing. */
 export function conductivityOf(mix: Composition, celsius: number): number {
   const density = densityOf(mix, celsius)
-  return COMPONENTS.reduce((sum, c) => sum + ((mix[c] * density) / at(DENSITY[c], celsius)) * at(CONDUCTIVITY[c], celsius), 0)
+  return COMPONENTS.reduce((sum, c) => sum + (((mix[c] ?? 0) * density) / at(DENSITY[c], celsius)) * at(CONDUCTIVITY[c], celsius), 0)
 }
 
 const RAW_CELSIUS = 5
 
-/**
- * @param fibreFactor conduction along the fibres over that of the mixture, 1 for none
- * @param driedConductivity W/(m·K)
- */
-export function meatMaterial(raw: Composition, fibreFactor: number, driedConductivity: number): Material {
-  const mix = wholeComposition(raw)
-  const density = densityOf(mix, RAW_CELSIUS)
-  const combine = (
-    weight: (c: keyof Composition) => number,
-    table: Record<keyof Composition, Quadratic>,
-    of: readonly (keyof Composition)[]
-  ): Quadratic => [0, 1, 2].map(power => of.reduce((sum, c) => sum + weight(c) * table[c][power], 0)) as unknown as Quadratic
+/** Muscle, cooked along its fibres. */
+export function meatMaterial(raw: Composition, c: Constants): Material {
+  return {
+    ...mixture(wholeComposition(raw), c.fibreFactor, c.driedConductivity),
+    tightens: true,
+    supply: [c.coolWaterDiffusivity, c.hotWaterDiffusivity]
+  }
+}
+
+/** Water hardly moves in fat, in dough or in a dense paste, m²/s; estimate. */
+const SLOW_SUPPLY = 2e-10
+
+/** Anything that dries and boils but does not press its water out: a fat cap, pastry, a paste of mushrooms. */
+export function coatMaterial(raw: Composition, driedConductivity: number, looseness = 1): Material {
+  return { ...mixture(wholeComposition(raw), looseness, driedConductivity), tightens: false, supply: [SLOW_SUPPLY, SLOW_SUPPLY] }
+}
+
+/** A solid without water to lose, such as bone. W/(m·K), kg/m³, J/(kg·K). */
+export function drySolid(conductivity: number, density: number, specificHeat: number): Material {
   return {
     density,
-    solidsHeat: combine(c => mix[c] * density, SPECIFIC_HEAT, ['protein', 'fat', 'ash']),
-    wetConductivity: combine(c => (fibreFactor * mix[c] * density) / at(DENSITY[c], RAW_CELSIUS), CONDUCTIVITY, COMPONENTS),
+    solidsHeat: [density * specificHeat, 0, 0],
+    wetConductivity: [conductivity, 0, 0],
+    driedConductivity: conductivity,
+    rawWater: 0,
+    tightens: false,
+    supply: [SLOW_SUPPLY, SLOW_SUPPLY]
+  }
+}
+
+/** @param factor conduction over that of the plain mixture: above 1 along fibres, below it where air is folded in */
+function mixture(mix: WholeComposition, factor: number, driedConductivity: number): Omit<Material, 'tightens' | 'supply'> {
+  const density = densityOf(mix, RAW_CELSIUS)
+  const combine = (weight: (c: Component) => number, table: Record<Component, Quadratic>, of: readonly Component[]): Quadratic =>
+    [0, 1, 2].map(power => of.reduce((sum, c) => sum + weight(c) * table[c][power], 0)) as unknown as Quadratic
+  return {
+    density,
+    solidsHeat: combine(
+      c => mix[c] * density,
+      SPECIFIC_HEAT,
+      COMPONENTS.filter(c => c !== 'water')
+    ),
+    wetConductivity: combine(c => (factor * mix[c] * density) / at(DENSITY[c], RAW_CELSIUS), CONDUCTIVITY, COMPONENTS),
     driedConductivity,
     rawWater: mix.water * density
   }
 }
 
-function wholeComposition(mix: Composition): Composition {
-  return { ...mix, protein: 1 - mix.water - mix.fat - mix.ash }
+function wholeComposition(mix: Composition): WholeComposition {
+  const carbohydrate = mix.carbohydrate ?? 0
+  return { ...mix, carbohydrate, protein: 1 - mix.water - mix.fat - mix.ash - carbohydrate }
 }

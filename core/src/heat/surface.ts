@@ -2,22 +2,28 @@
  * One face of the piece: its temperature, the film of free water on it, and the
  * balance there between what comes from outside, what evaporates and what goes in.
  */
-import { AirExchange, type AirFace, type Face } from './faces'
-import type { PlateState } from './plate'
-import { BOILING_LATENT_HEAT, latentHeat, waterActivity } from './vapour'
+import { AirExchange, type AirFace, type Face, type FixedFace, type MetalFace } from './faces'
+import { BOILING_LATENT_HEAT, latentHeat, waterActivity, waterActivitySlope } from './vapour'
 
-/** The outermost cell as its face sees it. */
+/** The outermost cell as its face sees it; scratch, filled anew for each balance. */
 export interface OuterCell {
-  readonly temperature: number
-  /** From the centre of the cell to the face, W/(m²·K). */
-  readonly conductance: number
-  /** Share of the raw water left in it; null in a substance without water. */
-  readonly wetness: number | null
-  /** Water in it for each m² of face, kg/m². */
-  readonly water: number
+  temperature: number
+  /** From the middle of the cell to the face, W/(m²·K). */
+  conductance: number
+  /** False for a substance without water. */
+  wet: boolean
+  /** Share of the raw water it will have at the end of the step if nothing evaporates from it… */
+  share: number
+  /** …and how much less for each kg/m² and second that does. */
+  sharePerDrawn: number
+  /** Most that can be drawn, kg/m² each second. */
+  mostDrawn: number
+  /** What it presses out onto the face during the step, kg/m² each second. */
+  juice: number
 }
 
 const MOST_ITERATIONS = 60
+const SETTLED_KELVIN = 0.02
 
 export class Surface {
   /** All of these are results of `meet`. */
@@ -27,6 +33,9 @@ export class Surface {
   intoSlope = 0
   /** W/m² from outside, before evaporation. */
   heat = 0
+  /** W/m² of it that comes from a lump, and W/(m²·K) by which that goes with the lump's temperature. */
+  fromLump = 0
+  lumpSlope = 0
   /** W/m² taken by evaporation here. */
   latent = 0
   /** kg/m² each second, leaving the film and leaving the cell. */
@@ -49,57 +58,109 @@ export class Surface {
   /**
    * Finds the surface temperature at which heat in, heat out and evaporation
    * balance: Newton inside a bracket, since the balance is curved but monotone.
+   *
+   * @param lumpC temperature of the lump this face touches, where it touches one
    */
-  meet(face: Face, cell: OuterCell, dt: number, plate: PlateState | null): void {
+  meet(face: Face, cell: OuterCell, dt: number, lumpC: number): void {
     if (face.kind === 'closed') {
       this.temperature = cell.temperature
-      this.into = this.intoSlope = this.heat = this.latent = this.fromFilm = this.fromCell = 0
+      this.into = this.intoSlope = this.heat = this.fromLump = this.lumpSlope = this.latent = this.fromFilm = this.fromCell = 0
       return
     }
     const g = cell.conductance
+    if (face.kind === 'metal') {
+      this.temperature = this.onMetal(face.contact, cell, dt, lumpC)
+      this.exchangeAt(face, cell, dt, lumpC)
+      this.finish(g)
+      return
+    }
     let low = -Infinity
     let high = Infinity
     for (let i = 0; i < MOST_ITERATIONS; i++) {
-      this.exchangeAt(face, cell, dt, plate)
+      this.exchangeAt(face, cell, dt, lumpC)
       const balance = g * (this.temperature - cell.temperature) - this.heat + this.latent
       if (balance > 0) high = this.temperature
       else low = this.temperature
-      let next = this.temperature - balance / (g - this.heatSlope + this.latentSlope)
-      if ((next <= low || next >= high) && high - low < Infinity) next = (low + high) / 2
-      const change = Math.abs(next - this.temperature)
-      this.temperature = next
-      if (change < 1e-6) break
+      const change = -balance / (g - this.heatSlope + this.latentSlope)
+      const next = this.temperature + change
+      if (Math.abs(change) < SETTLED_KELVIN) {
+        this.temperature = next
+        this.heat += this.heatSlope * change
+        this.latent += this.latentSlope * change
+        break
+      }
+      this.temperature = (next <= low || next >= high) && high - low < Infinity ? (low + high) / 2 : next
     }
-    this.exchangeAt(face, cell, dt, plate)
+    this.finish(g)
+  }
+
+  private finish(g: number): void {
     const outward = this.latentSlope - this.heatSlope
-    this.into = g * (this.temperature - cell.temperature)
+    // What evaporates and what comes in are both taken as they are: the rest goes into the cell.
+    this.into = this.heat - this.latent
     this.intoSlope = (-g * outward) / (g + outward)
   }
 
-  private exchangeAt(face: Face, cell: OuterCell, dt: number, plate: PlateState | null): void {
-    this.latent = this.latentSlope = this.fromFilm = this.fromCell = 0
+  private exchangeAt(face: Face, cell: OuterCell, dt: number, lumpC: number): void {
+    this.heat = this.heatSlope = this.latent = this.latentSlope = this.fromFilm = this.fromCell = this.fromLump = this.lumpSlope = 0
     switch (face.kind) {
       case 'fixed':
-        this.heat = face.conductance * (face.at - this.temperature)
-        this.heatSlope = -face.conductance
-        break
       case 'metal':
-        if (!plate) throw new Error('A metal face needs a plate.')
-        this.heat = face.contact * (plate.facing(this.temperature) - this.temperature)
-        this.heatSlope = face.contact * (plate.facingSlope - 1)
-        this.boilFilm(dt)
+        this.touch(face, 1, lumpC)
+        if (face.kind === 'metal') this.boilFilm(cell, dt)
+        break
+      case 'liquid':
+        this.addConduction(face.conductance, lumpC)
+        this.fromLump = this.heat
+        this.lumpSlope = face.conductance
         break
       case 'air':
-        this.meetAir(face, cell, dt)
+        this.meetAir(face, 1, cell, dt)
+        break
+      case 'partly':
+        this.touch(face.touching, face.share, lumpC)
+        this.meetAir(face.open, 1 - face.share, cell, dt)
         break
       case 'closed':
         break
     }
   }
 
+  /** On metal the balance is straight on either side of the degree in which caught water boils, and within it. */
+  private onMetal(contact: number, cell: OuterCell, dt: number, lumpC: number): number {
+    const g = cell.conductance
+    const cellC = cell.temperature
+    const dry = (g * cellC + contact * lumpC) / (g + contact)
+    const boil = this.loose(cell, dt) * BOILING_LATENT_HEAT
+    if (boil <= 0 || dry <= this.boiling) return dry
+    const allBoils = dry - boil / (g + contact)
+    if (allBoils >= this.boiling + 1) return allBoils
+    return (g * cellC + contact * lumpC + boil * this.boiling) / (g + contact + boil)
+  }
+
+  /** Free water that a step can take from the face, kg/m² each second: what lies there and what comes. */
+  private loose(cell: OuterCell, dt: number): number {
+    return Math.max(0, this.film / dt + cell.juice)
+  }
+
+  private touch(face: MetalFace | FixedFace, share: number, lumpC: number): void {
+    if (face.kind === 'fixed') {
+      this.addConduction(share * face.conductance, face.at)
+      return
+    }
+    this.addConduction(share * face.contact, lumpC)
+    this.fromLump = this.heat
+    this.lumpSlope = share * face.contact
+  }
+
+  private addConduction(conductance: number, from: number): void {
+    this.heat += conductance * (from - this.temperature)
+    this.heatSlope -= conductance
+  }
+
   /** Water caught between meat and metal boils away within a degree of the boiling point. */
-  private boilFilm(dt: number): void {
-    const most = this.film / dt
+  private boilFilm(cell: OuterCell, dt: number): void {
+    const most = this.loose(cell, dt)
     const above = this.temperature - this.boiling
     if (most <= 0 || above <= 0) return
     this.fromFilm = most * Math.min(1, above)
@@ -108,27 +169,56 @@ export class Surface {
   }
 
   /** Into air: from the film first, as from open water; then from the meat, as its water activity allows. */
-  private meetAir(face: AirFace, cell: OuterCell, dt: number): void {
+  private meetAir(face: AirFace, share: number, cell: OuterCell, dt: number): void {
     const { air } = this
     air.at(face, this.temperature)
-    this.heat = air.heat
-    this.heatSlope = air.heatSlope
-    if (cell.wetness === null) return
+    this.heat += share * air.heat
+    this.heatSlope += share * air.heatSlope
+    if (!cell.wet) return
     const latent = latentHeat(this.temperature)
-    const film = this.film / dt
-    if (air.wet <= film) {
-      this.fromFilm = air.wet
-      this.latent = air.wet * latent
-      this.latentSlope = air.wetSlope * latent
+    const wet = share * air.wet
+    const film = this.loose(cell, dt)
+    if (wet <= film) {
+      this.fromFilm = wet
+      this.latent = wet * latent
+      this.latentSlope = share * air.wetSlope * latent
       return
     }
-    const open = 1 - film / air.wet
-    const activity = waterActivity(cell.wetness)
-    const drying = (air.wet + air.returning) * activity - air.returning
-    const most = (0.5 * cell.water) / dt
+    const open = share * (1 - film / wet)
     this.fromFilm = film
-    this.fromCell = Math.min(most, open * Math.max(0, drying))
+    this.draw(cell, open, (share * share * film) / (wet * wet))
     this.latent = (film + this.fromCell) * latent
-    this.latentSlope = this.fromCell > 0 && this.fromCell < most ? open * activity * air.wetSlope * latent : 0
+    this.latentSlope *= latent * air.wetSlope
+  }
+
+  /**
+   * What leaves the cell itself hangs on how wet the drawing leaves it: solved together,
+   * so that a long step cannot take more than is supplied from within.
+   * @param open part of the face that has no film
+   * @param opening how that grows with what a wet face would lose, m²·s/kg
+   */
+  private draw(cell: OuterCell, open: number, opening: number): void {
+    const { air } = this
+    const saturated = air.wet + air.returning
+    let drawn = Math.min(cell.mostDrawn, open * Math.max(0, saturated * waterActivity(cell.share) - air.returning))
+    let low = 0
+    let high = drawn
+    let activity = 0
+    let activitySlope = 0
+    for (let i = 0; i < 20; i++) {
+      const share = Math.max(0, cell.share - cell.sharePerDrawn * drawn)
+      activity = waterActivity(share)
+      activitySlope = waterActivitySlope(share)
+      const off = drawn - open * (saturated * activity - air.returning)
+      if (off > 0) high = drawn
+      else low = drawn
+      if (Math.abs(off) < 1e-3 * drawn + 1e-12) break
+      const next = drawn - off / (1 + open * saturated * activitySlope * cell.sharePerDrawn)
+      drawn = next > low && next < high ? next : (low + high) / 2
+    }
+    this.fromCell = drawn
+    const held = drawn >= cell.mostDrawn || drawn <= 0
+    const rising = open * activity + opening * (saturated * activity - air.returning)
+    this.latentSlope = held ? 0 : rising / (1 + open * saturated * activitySlope * cell.sharePerDrawn)
   }
 }

@@ -3,6 +3,8 @@
  * strongly drying meat holds on to it.
  */
 
+import { Tabulated } from './tabulated'
+
 /** J/kg at the boiling point. */
 export const BOILING_LATENT_HEAT = 2.257e6
 
@@ -11,6 +13,8 @@ export const latentHeat = (celsius: number): number => 2.501e6 - 2.44e3 * celsiu
 
 /** Molar mass of water over the gas constant, kg·K/J. */
 const MOLAR = 0.018015 / 8.31446
+
+const HOTTEST_WET = 200
 
 /**
  * Density of saturated vapour, kg/m³. Pressure by A. L. Buck, "New equations for
@@ -31,6 +35,12 @@ export function saturatedVapourSlope(celsius: number, density: number): number {
   return density * (exponentSlope - 1 / (celsius + 273.15))
 }
 
+/** The same two as tables, for the loops; above 200 °C a surface is bone dry and the value is held. */
+export const SATURATED = new Tabulated(celsius => saturatedVapour(Math.min(celsius, HOTTEST_WET)))
+export const SATURATED_SLOPE = new Tabulated(celsius =>
+  celsius < HOTTEST_WET ? saturatedVapourSlope(celsius, saturatedVapour(celsius)) : 0
+)
+
 /** Boiling point by altitude: about 1 °C lower for each 300 m. */
 export const boilingPoint = (altitudeM: number): number => 100 - altitudeM / 300
 
@@ -42,6 +52,12 @@ export const boilingPoint = (altitudeM: number): number => 100 - altitudeM / 300
 export function waterActivity(share: number): number {
   const ratio = (share * 26) ** 2
   return ratio / (1 + ratio)
+}
+
+/** Its slope by the share. */
+export function waterActivitySlope(share: number): number {
+  const ratio = (share * 26) ** 2
+  return (2 * 26 * 26 * share) / (1 + ratio) ** 2
 }
 
 /**

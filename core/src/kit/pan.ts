@@ -1,7 +1,7 @@
 /**
- * A pan and the ring under it as the solver's plate and burner.
+ * A pan and the ring under it as the solver's lump and burner.
  */
-import type { Burner, Plate } from '#core/heat/plate'
+import type { Burner, Lump } from '#core/heat/lump'
 
 export type PanMetal = 'cast iron' | 'carbon steel' | 'steel and aluminium' | 'aluminium'
 
@@ -52,17 +52,17 @@ export const floorAreaM2 = (pan: Pan): number => Math.PI * (pan.diameterMm / 200
 const WALL_SHARE = 1.15
 
 /** From the top of the floor and the walls to the room, convection and radiation near 200 °C, W/(m²·K); textbook range 15–25. */
-const PAN_LOSS = 20
+export const PAN_LOSS = 20
 
 /** A cook turns the knob from steady to full over about this many degrees; estimate. */
 const KNOB_RANGE_KELVIN = 40
 
-export function panPlate(pan: Pan, meatAreaM2: number, roomC: number, startC: number): Plate {
+export function panLump(pan: Pan, roomC: number, startC: number): Lump {
   const metal = METALS[pan.metal]
   return {
     heatCapacity: floorAreaM2(pan) * (pan.floorMm / 1000) * metal.density * metal.heat * WALL_SHARE,
     loss: panLoss(pan),
-    meatArea: meatAreaM2,
+    openWater: 0,
     room: roomC,
     start: startC
   }
@@ -73,7 +73,7 @@ export function burnerHolding(pan: Pan, ring: Ring, holdC: number, roomC: number
   return { hold: holdC, power: ring.powerW, response: Math.max(1, ring.powerW - steady) / KNOB_RANGE_KELVIN }
 }
 
-const panLoss = (pan: Pan): number => floorAreaM2(pan) * WALL_SHARE * PAN_LOSS
+export const panLoss = (pan: Pan): number => floorAreaM2(pan) * WALL_SHARE * PAN_LOSS
 
 /** Most of its power a cook gives a ring while a pan heats: "medium-high". */
 const MEDIUM_HIGH = 0.75
@@ -86,7 +86,7 @@ export const hottestPan = (pan: Pan, ring: Ring, roomC: number): number => roomC
  * where the ring cannot bring it there. The lump's exponential, exactly.
  */
 export function preheatSeconds(pan: Pan, ring: Ring, targetC: number, roomC: number): number | null {
-  const { heatCapacity, loss } = panPlate(pan, 0, roomC, roomC)
+  const { heatCapacity, loss } = panLump(pan, roomC, roomC)
   const climb = [MEDIUM_HIGH, 1].map(share => (share * ring.powerW) / loss).find(rise => rise > 1.05 * (targetC - roomC))
   if (climb === undefined) return null
   return -(heatCapacity / loss) * Math.log(1 - (targetC - roomC) / climb)

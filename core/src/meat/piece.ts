@@ -3,7 +3,6 @@
  * wet or dry. Millimetres, grams, °C.
  */
 import { densityOf } from '#core/heat/properties'
-import { slabGrid, type Grid, type Resolution } from '#core/heat/grid'
 import type { Cut } from './cut'
 
 export type SurfaceState = 'wet' | 'patted' | 'aired' | 'starched'
@@ -14,6 +13,19 @@ export const SURFACES: Record<SurfaceState, { readonly label: string; readonly f
   patted: { label: 'Patted dry', filmKgM2: 0.06, means: 'pressed with a cloth or paper' },
   starched: { label: 'Dusted with starch', filmKgM2: 0.03, means: 'patted, then a thin coat of plain starch' },
   aired: { label: 'Aired', filmKgM2: 0.005, means: 'a day or two on a rack in the fridge' }
+}
+
+/** A flat piece on a face, or a log that lies along its length. */
+export type PieceForm = 'steak' | 'roast'
+
+/** What lies on the outside of the meat. */
+export type CoatKind = 'fat cap' | 'bone' | 'mushroom paste' | 'pastry'
+
+export interface PieceCoat {
+  readonly what: CoatKind
+  /** The face it covers: of a roast, `side` is all round and `first` both ends. */
+  readonly on: 'first' | 'second' | 'side'
+  readonly thicknessMm: number
 }
 
 export interface Piece {
@@ -28,14 +40,18 @@ export interface Piece {
   readonly widthMm: number
   readonly startC: number
   readonly surface: SurfaceState
+  /** A steak unless said otherwise. */
+  readonly form?: PieceForm
+  /** From the outside inward where several lie on one face; sizes and weight are of the meat without them. */
+  readonly coats?: readonly PieceCoat[]
 }
 
 /** What may be typed for a piece at all; outside it the engine is not meant to be right. */
 export const PIECE_LIMITS = {
   count: [1, 12],
-  thicknessMm: [5, 100],
-  weightG: [20, 5000],
-  lengthMm: [20, 600],
+  thicknessMm: [3, 200],
+  weightG: [10, 12000],
+  lengthMm: [20, 700],
   widthMm: [20, 400],
   startC: [-1, 30]
 } as const satisfies Partial<Record<keyof Piece, readonly [number, number]>>
@@ -48,8 +64,32 @@ export function faceAreaM2(piece: Piece, cut: Cut): number {
   return piece.weightG / 1000 / (densityOf(cut.composition, piece.startC) * (piece.thicknessMm / 1000))
 }
 
-export function gridOf(piece: Piece, resolution: Resolution): Grid {
-  return slabGrid(piece.thicknessMm / 1000, resolution)
+/** The body that stands for the piece, m. */
+export type PieceShape =
+  | { readonly kind: 'slab'; readonly thickness: number; readonly area: number }
+  | { readonly kind: 'round'; readonly radius: number; readonly height: number }
+
+/** Wider than this many times its thickness, a steak's rim does not reach its middle. */
+const FLAT_FROM = 3
+
+/** Whether the piece is so wide that only its two faces matter. */
+export function isFlat(piece: Piece, cut: Cut): boolean {
+  return piece.form !== 'roast' && 2 * Math.sqrt(faceAreaM2(piece, cut) / Math.PI) >= (FLAT_FROM * piece.thicknessMm) / 1000
+}
+
+/**
+ * A flat steak is a slab of its own face. A tall one is a round of equal face, standing
+ * on it. A roast is a round log of equal cross-section, from its weight and length.
+ */
+export function shapeOf(piece: Piece, cut: Cut, flat: boolean): PieceShape {
+  const thickness = piece.thicknessMm / 1000
+  if (piece.form === 'roast') {
+    const height = piece.lengthMm / 1000
+    const section = piece.weightG / 1000 / (densityOf(cut.composition, piece.startC) * height)
+    return { kind: 'round', radius: Math.sqrt(section / Math.PI), height }
+  }
+  const area = faceAreaM2(piece, cut)
+  return flat ? { kind: 'slab', thickness, area } : { kind: 'round', radius: Math.sqrt(area / Math.PI), height: thickness }
 }
 
 /** Weight that the sizes call for, g. */

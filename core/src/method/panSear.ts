@@ -3,42 +3,28 @@
  * another, lifted out early, rested. The free quantity is the time on the heat.
  * Seconds, °C.
  */
-import type { Cut } from '#core/meat/cut'
-import { boilingPoint } from '#core/heat/vapour'
-import type { Constants } from '#core/heat/constants'
-import { DEFAULT_RESOLUTION, type Resolution } from '#core/heat/grid'
-import type { Faces } from '#core/heat/faces'
-import type { Burner } from '#core/heat/plate'
+import { allOver, type Faces } from '#core/heat/faces'
 import type { Stage, Subject } from '#core/heat/program'
-import { meatMaterial } from '#core/heat/properties'
-import { onBoard, openAir, overPan, underFoil, type Room } from '#core/kit/air'
-import { burnerHolding, panPlate, type Pan, type Ring } from '#core/kit/pan'
-import { faceAreaM2, gridOf, SURFACES, type Piece } from '#core/meat/piece'
+import type { Pan, Ring } from '#core/kit/pan'
+import type { Method, PlannedStage, Program, Resting } from './method'
+import { inPan, ringBurner, searLump, thenRest, type Searing } from './parts'
+import { subjectOf, type Fineness, type Setup } from './setup'
 
 export type Turning = 'once' | 'twice a side' | 'every 60 s' | 'every 30 s'
 export type Cover = 'bare' | 'loose foil'
-export type RestLength =
-  { readonly kind: 'clock'; readonly seconds: number } | { readonly kind: 'half the cooking time' } | { readonly kind: 'to the peak' }
 
-export interface PanSear {
+export interface PanSear extends Resting {
   readonly pan: Pan
   readonly ring: Ring
   /** Pan temperature the cook holds. */
   readonly panC: number
   readonly turning: Turning
-  readonly cover: Cover
-  readonly rest: RestLength
+  readonly basted?: boolean
 }
 
 export const PAN_LIMITS = { panC: [120, 300] } as const
 
-export interface PanSetup {
-  readonly piece: Piece
-  readonly cut: Cut
-  readonly room: Room
-  readonly settings: PanSear
-  readonly constants: Constants
-}
+export type PanSetup = Setup<PanSear>
 
 /** What the piece is doing for a while. */
 export type Spell = { readonly state: SpellState; readonly seconds: number }
@@ -115,47 +101,61 @@ function turnsIn(spells: readonly Spell[]): number {
 }
 
 /** The piece and the pan under it, at the moment it is laid in. */
-export function panSubject(setup: PanSetup, resolution: Resolution = DEFAULT_RESOLUTION): Subject {
-  const { piece, cut, room, settings, constants } = setup
-  const film = SURFACES[piece.surface].filmKgM2
-  return {
-    grid: gridOf(piece, resolution),
-    material: meatMaterial(cut.composition, constants.fibreFactor, constants.driedConductivity),
-    start: { temperature: piece.startC, film: [film, film], boiling: boilingPoint(room.altitudeM) },
-    plate: panPlate(settings.pan, faceAreaM2(piece, cut) * piece.count, room.temperatureC, settings.panC),
-    constants
-  }
+export const panSubject = (setup: PanSetup, fineness: Fineness = 'fine'): Subject =>
+  subjectOf(setup, fineness, [searLump(asSearing(setup))])
+
+/** The pan school's settings as a sear whose spells are laid out elsewhere. */
+const asSearing = (setup: PanSetup): Setup<Searing & Resting> => ({
+  ...setup,
+  settings: { basted: false, ...setup.settings, fatEdgeS: 0, searS: 0, searSpells: 2 }
+})
+
+/** @param rest how long the rest is run, s, whatever the school says */
+export const panStages = (setup: PanSetup, spells: readonly Spell[], rest: number): Stage[] => {
+  const { heating, rest: resting } = panProgram(setup, spells)
+  return [...heating, resting(rest)]
 }
 
-/** @param restSeconds how long the rest is run, whatever the school says */
-export function panStages(setup: PanSetup, spells: readonly Spell[], restSeconds: number): Stage[] {
-  const { room, settings, constants } = setup
-  const burner = burnerHolding(settings.pan, settings.ring, settings.panC, room.temperatureC)
-  const metal = { kind: 'metal', contact: constants.panContact } as const
-  const above = overPan(room, constants)
+export function panProgram(setup: PanSetup, spells: readonly Spell[]): Program {
+  const searing = asSearing(setup)
+  const { metal, above, rolled } = inPan(searing)
+  const round = setup.piece.form === 'roast'
   const facing: Record<SpellState, Faces> = {
-    'first down': [metal, above],
-    'second down': [above, metal],
-    lifted: [above, above]
+    'first down': round ? allOver(rolled) : { first: metal, second: above, side: above },
+    'second down': round ? allOver(rolled) : { first: above, second: metal, side: above },
+    lifted: allOver(above)
   }
-  const onHeat = spells.map((s): Stage => ({ name: s.state, end: { after: s.seconds }, faces: facing[s.state], burner }))
-  return [...onHeat, restStage(setup, lastDown(spells), restSeconds, null)]
+  const burners = [ringBurner(searing)]
+  const heating = spells.map((s): PlannedStage => ({
+    phase: 'sear',
+    busy: true,
+    name: s.state,
+    end: { after: s.seconds },
+    faces: facing[s.state],
+    burners
+  }))
+  const { rest, rewarm } = thenRest(searing, heating)
+  return { heating, rest: seconds => restUnder(rest(seconds), lastDown(spells)), rewarm }
 }
 
-function restStage({ room, settings, constants }: PanSetup, down: DownState, seconds: number, burner: Burner | null): Stage {
-  const over = settings.cover === 'bare' ? openAir(room, constants) : underFoil(room, constants)
-  const under = onBoard(room, constants)
-  return { name: 'rest', end: { after: seconds }, faces: down === 'first down' ? [under, over] : [over, under], burner }
+/** The face that was down last lies on the board. */
+function restUnder(stage: PlannedStage, down: DownState): PlannedStage {
+  const { first, second, side } = stage.faces
+  return down === 'first down' ? stage : { ...stage, faces: { first: second, second: first, side } }
 }
 
-/** How long the school rests a piece that spent `cooking` in the pan and peaks after `toPeak`. */
-export function restSeconds(rest: RestLength, cooking: number, toPeak: number): number {
-  switch (rest.kind) {
-    case 'clock':
-      return rest.seconds
-    case 'half the cooking time':
-      return cooking / 2
-    case 'to the peak':
-      return toPeak
-  }
+export const panSear: Method<PanSear> = {
+  kind: 'pan sear',
+  free: 'time in the pan',
+  subject: panSubject,
+  program: (setup, free) => panProgram(setup, panSpells([], free, spellsToCome([], setup.settings.turning, free))),
+  bounds: () => [20, 75 * 60],
+  // Heating time goes with thickness squared: about 0.45 s for each mm², from trials of this engine.
+  guess: setup => Math.max(60, 0.45 * setup.piece.thicknessMm ** 2),
+  goal: (_, target) => target,
+  unsuited: ({ piece }) =>
+    piece.form === 'roast' || piece.thicknessMm > TOO_THICK
+      ? `Past about ${TOO_THICK} mm a pan alone burns the outside first: finish it with gentler heat.`
+      : null
 }
+const TOO_THICK = 65

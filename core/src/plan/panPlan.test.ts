@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { panStages, panSubject, type Turning } from '#core/method/panSear'
 import { KEEP_ENDS, run } from '#core/heat/program'
-import { followRest, InfeasibleError, planPanSear } from './panPlan'
+import { followRest, planPanSear } from './panPlan'
+import { InfeasibleError } from './plan'
 import { planSpread } from './spread'
 import { stripSetup } from '#core/method/setups.fixture'
 
@@ -66,7 +67,7 @@ describe('what every cook knows', () => {
     const browns = (surface: 'aired' | 'wet'): number => {
       const setup = stripSetup({ thicknessMm: 25, surface })
       const { history } = run(panSubject(setup), panStages(setup, [{ state: 'first down', seconds: 180 }], 0), { ...KEEP_ENDS, every: 1 })
-      return history.time[history.first.findIndex(T => T > 120)]
+      return history.time[history.first.findIndex(T => (T ?? 0) > 120)]
     }
     expect(browns('wet') - browns('aired')).toBeGreaterThan(8)
     expect(browns('aired')).toBeLessThan(60)

@@ -4,7 +4,7 @@
  */
 import { describe, expect, it } from 'vitest'
 import { CONSTANTS } from '#core/heat/constants'
-import type { Face } from '#core/heat/faces'
+import { between, type Face } from '#core/heat/faces'
 import { KEEP_ENDS, run } from '#core/heat/program'
 import { KITCHEN, openAir } from '#core/kit/air'
 import { panSubject } from '#core/method/panSear'
@@ -13,14 +13,14 @@ import { stripSetup } from '#core/method/setups.fixture'
 
 describe('belt grill: both platens at 163 °C, 21.6 mm gap, 25 mm longissimus from 4 °C, 5.7 min to a later peak near 70 °C', () => {
   // Wheeler, Shackelford and Koohmaraie, J. Animal Science 1998 (from memory).
-  const subject = { ...panSubject(stripSetup({ thicknessMm: 22, startC: 4 })), plate: null }
+  const subject = { ...panSubject(stripSetup({ thicknessMm: 22, startC: 4 })), lumps: [] }
   const platen: Face = { kind: 'fixed', at: 163, conductance: CONSTANTS.panContact }
   const room = openAir(KITCHEN, CONSTANTS)
   const outcome = run(
     subject,
     [
-      { name: 'belt', end: { after: 342 }, faces: [platen, platen], burner: null },
-      { name: 'rest', end: { after: 600 }, faces: [room, room], burner: null }
+      { name: 'belt', end: { after: 342 }, faces: between(platen, platen) },
+      { name: 'rest', end: { after: 600 }, faces: between(room, room) }
     ],
     KEEP_ENDS
   )
@@ -50,12 +50,8 @@ describe('water bath: time to half a degree below 55 °C from 5 °C', () => {
     [50, 210]
   ])('%d mm: %d min', (thicknessMm, minutes) => {
     const bath: Face = { kind: 'fixed', at: 55, conductance: 150 }
-    const subject = { ...panSubject(stripSetup({ thicknessMm })), plate: null }
-    const outcome = run(
-      subject,
-      [{ name: 'bath', end: { coreReaches: 54.5, atMost: 30000 }, faces: [bath, bath], burner: null }],
-      KEEP_ENDS
-    )
+    const subject = { ...panSubject(stripSetup({ thicknessMm })), lumps: [] }
+    const outcome = run(subject, [{ name: 'bath', end: { coreReaches: 54.5, atMost: 30000 }, faces: between(bath, bath) }], KEEP_ENDS)
     const ratio = outcome.stageEnds[0] / 60 / minutes
     expect(ratio).toBeLessThanOrEqual(1)
     expect(ratio).toBeGreaterThanOrEqual(0.65)

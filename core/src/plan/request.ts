@@ -7,8 +7,9 @@ import type { Room } from '#core/kit/air'
 import { floorAreaM2, hottestPan, panById, ringById } from '#core/kit/pan'
 import { isTender } from '#core/meat/cut'
 import { cutById } from '#core/meat/cuts'
-import { faceAreaM2, type Piece } from '#core/meat/piece'
-import type { Cover, PanSetup, RestLength, Turning } from '#core/method/panSear'
+import { faceAreaM2, isFlat, type Piece } from '#core/meat/piece'
+import type { RestLength } from '#core/method/method'
+import type { Cover, PanSetup, Turning } from '#core/method/panSear'
 
 export interface PlanRequest {
   readonly piece: Piece
@@ -63,8 +64,9 @@ export function setupOf(request: PlanRequest): PanSetup {
     piece: request.piece,
     cut,
     room: request.room,
-    settings: { pan, ring, panC: request.panC, turning: request.turning, cover: request.cover, rest: request.rest },
-    constants: CONSTANTS
+    settings: { pan, ring, panC: request.panC, turning: request.turning, cover: request.cover, rest: request.rest, rewarmS: 0 },
+    constants: CONSTANTS,
+    flat: isFlat(request.piece, cut)
   }
 }
 

@@ -3,7 +3,6 @@
  * contact and convection, each drawn at random inside its range, and the same plan
  * run on every draw. Seeded, so that the same plan always shows the same range.
  */
-import { COARSE_RESOLUTION } from '#core/heat/grid'
 import { valueAt } from '#core/heat/history'
 import { COARSE_STEPS, run, type Recording } from '#core/heat/program'
 import { panStages, panSubject, type PanSetup, type Spell } from '#core/method/panSear'
@@ -69,12 +68,7 @@ interface Draw {
 /** The plan's program run on one draw. Coarse, so only the difference between two draws is used. */
 function oneDraw(setup: PanSetup, plan: PanPlan): Draw {
   const end = plan.history.time[plan.history.time.length - 1]
-  const { history, peak } = run(
-    panSubject(setup, COARSE_RESOLUTION),
-    panStages(setup, plan.spells, end - plan.pull.time),
-    RECORDING,
-    COARSE_STEPS
-  )
+  const { history, peak } = run(panSubject(setup, 'coarse'), panStages(setup, plan.spells, end - plan.pull.time), RECORDING, COARSE_STEPS)
   return { core: t => valueAt(history.time, history.core, t), peak: peak.core, pull: reaches(setup, plan, history.time, history.core) }
 }
 
@@ -87,7 +81,7 @@ function reaches(varied: PanSetup, plan: PanPlan, time: readonly number[], core:
   }
   const stages = panStages(varied, carriedOn(plan.spells), 0)
   const outcome = run(
-    panSubject(varied, COARSE_RESOLUTION),
+    panSubject(varied, 'coarse'),
     stages,
     { every: 5, fieldEvery: Infinity, untilPastPeakBy: Infinity, untilCore: plan.pull.core },
     COARSE_STEPS

@@ -1,6 +1,7 @@
 /** The engine off the main thread. */
 import { expose } from 'comlink'
-import { followRest, InfeasibleError, planPanSear, type PanPlan } from '#core/plan/panPlan'
+import { followRest, planPanSear, type PanPlan } from '#core/plan/panPlan'
+import { InfeasibleError } from '#core/plan/plan'
 import { RequestError, setupOf, type PlanRequest } from '#core/plan/request'
 import { planSpread, type Spread } from '#core/plan/spread'
 import type { Spell } from '#core/method/panSear'

@@ -1,0 +1,77 @@
+/**
+ * Water as a cook uses it: a bath held by a machine, a pot off the heat that cools, a
+ * fridge and a bowl of ice water for what is kept.
+ */
+import type { Constants } from '#core/heat/constants'
+import type { AirFace, FixedFace, LiquidFace } from '#core/heat/faces'
+import type { Lump } from '#core/heat/lump'
+import { saturatedVapour } from '#core/heat/vapour'
+import type { Room } from './air'
+
+export const BATH_LIMITS_C = [40, 95] as const
+
+/** A bag in water that a machine stirs and holds. */
+export const heldBath = (bathC: number, c: Constants): FixedFace => ({ kind: 'fixed', at: bathC, conductance: c.bathConductance })
+
+export interface Pot {
+  readonly id: string
+  readonly name: string
+  readonly litres: number
+  /** Of its own metal, J/K. */
+  readonly metalHeat: number
+  /** Across the top, m. */
+  readonly widthM: number
+  /** Height of the water in it, m. */
+  readonly depthM: number
+}
+
+export const POTS: readonly Pot[] = [
+  { id: 'pot-5', name: 'Five-litre pot', litres: 4, metalHeat: 700, widthM: 0.22, depthM: 0.105 },
+  { id: 'pot-10', name: 'Ten-litre pot', litres: 8, metalHeat: 1300, widthM: 0.28, depthM: 0.13 }
+]
+export const potById = (id: string): Pot | undefined => POTS.find(p => p.id === id)
+
+/** J/K of a litre of hot water. */
+export const LITRE_HEAT = 4070
+
+/** Temperature of parts of water poured together, by mass; 4 parts at 100 °C and 1 at 12 °C give 82. */
+export function mixed(parts: readonly { readonly litres: number; readonly celsius: number }[]): number {
+  const sum = parts.reduce((total, p) => total + p.litres, 0)
+  return parts.reduce((total, p) => total + p.litres * p.celsius, 0) / sum
+}
+
+/** Through wall, bottom and lid to the room, W/(m²·K): natural convection and radiation inside and out; textbook range 5–10. */
+const POT_LOSS = 8
+/** A lid that does not seal still lets this share of the vapour go; estimate. */
+const PAST_LID = 0.05
+
+/** A pot of water off the heat. */
+export function potLump(pot: Pot, startC: number, lid: boolean, room: Room): Lump {
+  const top = Math.PI * (pot.widthM / 2) ** 2
+  const wall = Math.PI * pot.widthM * pot.depthM
+  return {
+    heatCapacity: pot.litres * LITRE_HEAT + pot.metalHeat,
+    loss: POT_LOSS * (2 * top + wall),
+    openWater: lid ? PAST_LID * top : top,
+    room: room.temperatureC,
+    start: startC
+  }
+}
+
+/** A bag in the pot, the lump of that number. */
+export const inPot = (lump: number, c: Constants): LiquidFace => ({ kind: 'liquid', lump, conductance: c.potConductance })
+
+const FRIDGE_C = 4
+
+/** Bare on a rack in the fridge. */
+export const inFridge = (c: Constants): AirFace => ({
+  kind: 'air',
+  air: FRIDGE_C,
+  walls: FRIDGE_C,
+  convection: c.fridgeConvection,
+  emissivity: c.meatEmissivity,
+  vapour: 0.6 * saturatedVapour(FRIDGE_C)
+})
+
+/** A bag in ice and water, stirred now and then. */
+export const inIce = (c: Constants): FixedFace => ({ kind: 'fixed', at: 1, conductance: c.potConductance })

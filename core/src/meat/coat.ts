@@ -1,0 +1,26 @@
+/**
+ * What lies on the outside of a piece, as materials: a cap of fat, a bone, and the two
+ * layers of a pastry wrap.
+ */
+import { coatMaterial, drySolid, type Composition, type Material } from '#core/heat/properties'
+import type { CoatKind } from './piece'
+
+/** Beef fat with the little water and fibre in it; typical, from memory. Its melting is left out. */
+const FAT: Composition = { water: 0.12, protein: 0.03, fat: 0.845, ash: 0.005 }
+/** Mushrooms chopped fine and cooked dry; estimate. */
+const PASTE: Composition = { water: 0.78, protein: 0.06, fat: 0.04, ash: 0.02, carbohydrate: 0.1 }
+/** Raw puff pastry; typical, from memory. */
+const PASTRY: Composition = { water: 0.28, protein: 0.05, fat: 0.28, ash: 0.01, carbohydrate: 0.38 }
+
+/** Layers of dough and steam conduct less than the dough itself; estimate. */
+const PUFFED = 0.6
+
+const MATERIALS: Record<CoatKind, Material> = {
+  'fat cap': coatMaterial(FAT, 0.15),
+  'mushroom paste': coatMaterial(PASTE, 0.15),
+  pastry: coatMaterial(PASTRY, 0.1, PUFFED),
+  // Compact bone, W/(m·K), kg/m³, J/(kg·K); typical, from memory.
+  bone: drySolid(0.4, 1700, 1500)
+}
+
+export const coatOf = (kind: CoatKind): Material => MATERIALS[kind]

@@ -1,0 +1,64 @@
+/**
+ * The one interface of all methods: a way of cooking is a program of stages with one
+ * quantity left free, which the planner solves for.
+ */
+import type { Stage, Subject } from '#core/heat/program'
+import type { Fineness, Setup } from './setup'
+
+/** What a stage is to the cook. */
+export type Phase = 'sear' | 'fat edge' | 'oven' | 'coals' | 'under the lid' | 'bath' | 'pot' | 'cool' | 'rest' | 'rewarm'
+
+export interface PlannedStage extends Stage {
+  readonly phase: Phase
+  /** Whether it keeps the cook at the heat. */
+  readonly busy: boolean
+}
+
+export interface Program {
+  /** Up to the rest, which is last but for a rewarming. */
+  readonly heating: readonly PlannedStage[]
+  readonly rest: (seconds: number) => PlannedStage
+  /** After the rest, if the school has it. */
+  readonly rewarm: readonly PlannedStage[]
+}
+
+export type RestLength =
+  { readonly kind: 'clock'; readonly seconds: number } | { readonly kind: 'half the cooking time' } | { readonly kind: 'to the peak' }
+
+/** What every method's settings end with. */
+export interface Resting {
+  readonly cover: 'bare' | 'loose foil' | 'fridge'
+  readonly rest: RestLength
+  /** A moment back in the hot pan after the rest, s on each face; 0 for none. */
+  readonly rewarmS: number
+}
+
+export interface Method<S extends Resting> {
+  /** Its name for cooks and files alike. */
+  readonly kind: string
+  /** The free quantity, in words that follow “the”. */
+  readonly free: string
+  readonly subject: (setup: Setup<S>, fineness: Fineness) => Subject
+  /** @param free seconds */
+  readonly program: (setup: Setup<S>, free: number) => Program
+  /** Shortest and longest that make sense, s. */
+  readonly bounds: (setup: Setup<S>) => readonly [low: number, high: number]
+  /** Where to look first, s; a guess costs only time. */
+  readonly guess: (setup: Setup<S>) => number
+  /** What the core must reach when the cook wants `target`, °C. */
+  readonly goal: (setup: Setup<S>, target: number) => number
+  /** Why this piece or target is not for this method, in a sentence; null where it is. */
+  readonly unsuited: (setup: Setup<S>, target: number) => string | null
+}
+
+/** How long the school rests a piece that spent `cooking` on the heat and peaks after `toPeak`. */
+export function restSeconds(rest: RestLength, cooking: number, toPeak: number): number {
+  switch (rest.kind) {
+    case 'clock':
+      return rest.seconds
+    case 'half the cooking time':
+      return cooking / 2
+    case 'to the peak':
+      return toPeak
+  }
+}

@@ -1,0 +1,72 @@
+/**
+ * What every method starts from: the piece, the kitchen, the cook's settings; and the
+ * body for the solver that they make.
+ */
+import type { Constants } from '#core/heat/constants'
+import {
+  COARSE_RESOLUTION,
+  COARSE_ROUND_RESOLUTION,
+  DEFAULT_RESOLUTION,
+  mirroredGrid,
+  ROUND_RESOLUTION,
+  roundGrid,
+  slabGrid,
+  type Coat,
+  type Grid
+} from '#core/heat/grid'
+import type { Lump } from '#core/heat/lump'
+import type { Subject } from '#core/heat/program'
+import { meatMaterial } from '#core/heat/properties'
+import { boilingPoint } from '#core/heat/vapour'
+import type { Room } from '#core/kit/air'
+import { coatOf } from '#core/meat/coat'
+import type { Cut } from '#core/meat/cut'
+import { shapeOf, SURFACES, type Piece, type PieceShape } from '#core/meat/piece'
+
+export interface Setup<S> {
+  readonly piece: Piece
+  readonly cut: Cut
+  readonly room: Room
+  readonly settings: S
+  readonly constants: Constants
+  /** Whether only the two faces matter; decided once, so that a draw a little thicker is not another body. */
+  readonly flat: boolean
+}
+
+/** Fine for what is shown, coarse for searches and for many draws. */
+export type Fineness = 'fine' | 'coarse'
+
+/** @param lumps pans and pots it will meet */
+export function subjectOf(setup: Setup<unknown>, fineness: Fineness, lumps: readonly Lump[]): Subject {
+  const { piece, cut, room, constants, flat } = setup
+  const shape = shapeOf(piece, cut, flat)
+  const kinds = piece.coats ?? []
+  const alike = endsAlike(piece)
+  return {
+    grid: gridOf(shape, fineness, coatsOf(piece), alike),
+    materials: [meatMaterial(cut.composition, constants), ...kinds.map(c => coatOf(c.what))],
+    start: { temperature: piece.startC, film: SURFACES[piece.surface].filmKgM2, boiling: boilingPoint(room.altitudeM) },
+    lumps,
+    amount: piece.count * (shape.kind === 'slab' ? shape.area : alike ? 2 : 1),
+    constants
+  }
+}
+
+/** A roast lies along its length and both its ends fare alike: half of it is enough. */
+export const endsAlike = (piece: Piece): boolean => piece.form === 'roast'
+
+const coatsOf = (piece: Piece): Coat[] =>
+  (piece.coats ?? []).map((c, i) => ({ on: c.on, thickness: c.thicknessMm / 1000, material: i + 1 }))
+
+function gridOf(shape: PieceShape, fineness: Fineness, coats: readonly Coat[], alike: boolean): Grid {
+  const on = (where: Coat['on']): number => coats.filter(c => c.on === where).reduce((sum, c) => sum + c.thickness, 0)
+  if (shape.kind === 'slab') {
+    const thickness = shape.thickness + on('first') + on('second')
+    return slabGrid(thickness, fineness === 'fine' ? DEFAULT_RESOLUTION : COARSE_RESOLUTION, coats)
+  }
+  const resolution = fineness === 'fine' ? ROUND_RESOLUTION : COARSE_ROUND_RESOLUTION
+  const radius = shape.radius + on('side')
+  return alike
+    ? mirroredGrid(radius, shape.height + 2 * on('first'), resolution, coats)
+    : roundGrid(radius, shape.height + on('first') + on('second'), resolution, coats)
+}

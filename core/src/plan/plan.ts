@@ -1,0 +1,193 @@
+/**
+ * A plan: one method on one piece solved for the doneness wanted, and everything a cook
+ * asks of it read off the same run. Seconds, °C, mm.
+ */
+import { axisColumn, geometryOf, readSection, type CutGeometry, type SectionReading } from '#core/doneness/section'
+import { valueAt, type Field, type History } from '#core/heat/history'
+import { KEEP_ENDS, run, type Recording, type Run, type Stage } from '#core/heat/program'
+import { boilingPoint } from '#core/heat/vapour'
+import { restSeconds, type Method, type Phase, type PlannedStage, type Program, type Resting } from '#core/method/method'
+import type { Setup } from '#core/method/setup'
+import { lethality, REFERENCES } from '#core/safety/lethality'
+import { PAST_PEAK, solveFree, type Solved } from './search'
+
+export interface Moment {
+  /** s since the piece first met the heat. */
+  readonly time: number
+  readonly core: number
+}
+
+export interface PhaseSpan {
+  readonly phase: Phase
+  readonly name: string
+  readonly from: number
+  readonly to: number
+}
+
+/** Toward each reference, by the end of the carving: 1 is enough. */
+export interface Lethal {
+  readonly reference: string
+  readonly core: number
+  /** Least of the faces. */
+  readonly surface: number
+}
+
+export interface Plan {
+  readonly kind: string
+  readonly target: number
+  /** The free quantity, s. */
+  readonly free: number
+  readonly phases: readonly PhaseSpan[]
+  /** Off the last heat. */
+  readonly pull: Moment
+  readonly peak: Moment
+  readonly carve: Moment
+  /** Rise of the peak for each second longer, K/s. */
+  readonly peakRate: number
+  /** Share of the raw mass gone by carving. */
+  readonly loss: number
+  /** Busy at the heat, s. */
+  readonly handsOn: number
+  readonly section: SectionReading
+  readonly lethal: readonly Lethal[]
+  readonly history: History
+  /** Along the axis, from the first face. */
+  readonly fields: readonly Field[]
+  readonly geometry: CutGeometry
+}
+
+/** The target cannot be had this way: what can, and why. */
+export class InfeasibleError extends Error {
+  override readonly name = 'InfeasibleError'
+  constructor(
+    message: string,
+    readonly nearestC: number | null,
+    readonly atSeconds: number | null
+  ) {
+    super(message)
+  }
+}
+
+const LONGEST_REST = 90 * 60
+/** Kept running after the carving, so that the curves show where things go. */
+const AFTERWARDS = 120
+/** Each change of place takes about this long of a cook's time, s; estimate. */
+const MOVING = 60
+
+/** @throws InfeasibleError */
+export function planMethod<S extends Resting>(method: Method<S>, setup: Setup<S>, target: number): Plan {
+  const reason = method.unsuited(setup, target)
+  if (reason !== null) throw new InfeasibleError(reason, null, null)
+  const solved = solveMethod(method, setup, target)
+  if (solved.misses !== 'none') throw infeasible(method, setup, target, solved)
+  return readPlan(method, setup, target, solved)
+}
+
+/** The solve alone, whether it meets the target or not. */
+export function solveMethod<S extends Resting>(method: Method<S>, setup: Setup<S>, target: number): Solved {
+  const [low, high] = method.bounds(setup)
+  return solveFree({
+    fine: method.subject(setup, 'fine'),
+    coarse: method.subject(setup, 'coarse'),
+    stages: free => untilRested(method.program(setup, free)),
+    goal: method.goal(setup, target),
+    low,
+    high,
+    guess: Math.min(high, Math.max(low, method.guess(setup))),
+    recording: free => recordingFor(method.program(setup, free), setup.settings)
+  })
+}
+
+const untilRested = (program: Program): Stage[] => [...program.heating, program.rest(LONGEST_REST)]
+const secondsOf = (stages: readonly PlannedStage[]): number =>
+  stages.reduce((sum, s) => sum + ('after' in s.end ? s.end.after : s.end.atMost), 0)
+
+/** Some three hundred entries whatever the length: enough for curves, little enough to post and store. */
+function recordingFor(program: Program, { rest }: Resting): Recording {
+  const cooking = secondsOf(program.heating)
+  const atLeast = AFTERWARDS + (rest.kind === 'to the peak' ? 0 : restSeconds(rest, cooking, 0))
+  const every = Math.max(4, cooking / 250)
+  return { every, fieldEvery: 3 * every, untilPastPeakBy: PAST_PEAK, atLeast }
+}
+
+function infeasible<S extends Resting>(method: Method<S>, setup: Setup<S>, target: number, { run: outcome, free, misses }: Solved): Error {
+  const reached = Math.round(outcome.peak.core)
+  const wanted = Math.round(target)
+  const minutes = Math.round(free / 60)
+  return new InfeasibleError(
+    misses === 'too hot at the least'
+      ? `With the ${method.free} as short as it goes the centre still comes to ${reached} °C, past ${wanted}: the rest of the program alone does that to a piece of ${Math.round(setup.piece.thicknessMm)} mm.`
+      : `Even with ${minutes} min as the ${method.free} the centre comes only to ${reached} °C, not to ${wanted}.`,
+    outcome.peak.core,
+    free
+  )
+}
+
+/** Everything a plan says, from the run at its answer. */
+export function readPlan<S extends Resting>(method: Method<S>, setup: Setup<S>, target: number, solved: Solved): Plan {
+  const program = method.program(setup, solved.free)
+  const pullTime = secondsOf(program.heating)
+  const toPeak = Math.max(0, solved.run.peak.time - pullTime)
+  const rest = restSeconds(setup.settings.rest, pullTime, toPeak)
+  const outcome = program.rewarm.length > 0 ? rewarmed(method, setup, program, rest) : solved.run
+  const { history, fields, peak } = outcome
+  const at = (time: number): Moment => ({ time, core: valueAt(history.time, history.core, time) })
+  const carve = at(pullTime + rest + secondsOf(program.rewarm))
+  const geometry = geometryOf(outcome.body.grid)
+  const atCarving = fieldAt(fields, carve.time)
+  const stages = [...program.heating, program.rest(rest), ...program.rewarm]
+  return {
+    kind: method.kind,
+    target,
+    free: solved.free,
+    phases: spans(stages),
+    pull: at(pullTime),
+    peak,
+    carve,
+    peakRate: solved.peakRate,
+    loss: valueAt(history.time, history.evaporated, carve.time) + valueAt(history.time, history.dripped, carve.time),
+    handsOn: secondsOf(stages.filter(s => s.busy)) + MOVING * stages.filter(s => !s.busy).length,
+    section: readSection(atCarving, geometry, target, boilingPoint(setup.room.altitudeM)),
+    lethal: lethalOf(history, carve.time),
+    history,
+    fields: fields.map(f => axisColumn(f, geometry)),
+    geometry
+  }
+}
+
+function rewarmed<S extends Resting>(method: Method<S>, setup: Setup<S>, program: Program, rest: number): Run {
+  const stages = [...program.heating, program.rest(rest), ...program.rewarm, program.rest(AFTERWARDS)]
+  const every = Math.max(4, secondsOf(program.heating) / 250)
+  return run(method.subject(setup, 'fine'), stages, { ...KEEP_ENDS, every, fieldEvery: 3 * every })
+}
+
+export const fieldAt = (fields: readonly Field[], time: number): Field =>
+  fields.reduce((found, f) => (Math.abs(f.time - time) < Math.abs(found.time - time) ? f : found), fields[0])
+
+/** Stages that follow one another under one name of phase count as one span. */
+function spans(stages: readonly PlannedStage[]): PhaseSpan[] {
+  const found: PhaseSpan[] = []
+  let time = 0
+  for (const stage of stages) {
+    const from = time
+    time += secondsOf([stage])
+    const last = found[found.length - 1]
+    if (last?.phase === stage.phase) found[found.length - 1] = { ...last, to: time }
+    else if (time > from) found.push({ phase: stage.phase, name: stage.name, from, to: time })
+  }
+  return found
+}
+
+function lethalOf(history: History, until: number): Lethal[] {
+  const end = history.time.findIndex(t => t > until)
+  const count = end < 0 ? history.time.length : end
+  const time = history.time.slice(0, count)
+  const faces = [history.first, history.second, history.side]
+    .map(series => series.slice(0, count))
+    .filter((series): series is number[] => series.every(T => T !== null))
+  return REFERENCES.map(reference => ({
+    reference: reference.id,
+    core: lethality(reference, time, history.core.slice(0, count)),
+    surface: Math.min(...faces.map(face => lethality(reference, time, face)))
+  }))
+}
