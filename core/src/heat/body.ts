@@ -158,7 +158,10 @@ export class Body {
 
   /** By volume, °C. */
   get mean(): number {
-    return this.sum(i => this.temperature[i]) / this.sum(() => 1)
+    const { weight, temperature } = this
+    let sum = 0
+    for (let i = 0; i < weight.length; i++) sum += weight[i] * temperature[i]
+    return sum
   }
 
   /** Raw, kg. */

@@ -106,7 +106,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
     const earliest = time + (recording.atLeast ?? 0)
     const began = time
     let dt = first
-    let done = stop <= time
+    let done = stop - time < SCRAP
     while (!done) {
       const before = body.heart.core
       const left = stop - time
@@ -114,7 +114,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
       const step = dt >= left ? left : dt > 0.6 * left ? left / 2 : dt
       body.step(step, stage.faces, lumps, stage.burners ?? NO_BURNERS, subject.amount ?? 1)
       count += 1
-      time = stop - time - step < 1e-9 ? stop : time + step
+      time = stop - time - step < SCRAP ? stop : time + step
       const core = body.heart.core
       const doneness = body.heart.doneness
       if (doneness > peak.core) peak = { time, core: doneness }
@@ -136,6 +136,8 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
   return { history: recorder.history, fields: recorder.fields, stageEnds, peak, loss: recorder.loss, steps: count, body }
 }
 
+/** s: less than this is rounding, not time. */
+const SCRAP = 1e-6
 const NO_BURNERS: readonly (Burner | null)[] = []
 const heightOf = ({ axial }: Grid): number => (axial.cells > 1 ? axial.edge[axial.cells] : Infinity)
 /** m: in thinner pieces everything happens sooner, and the first steps are shorter in proportion. */

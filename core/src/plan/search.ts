@@ -33,7 +33,7 @@ export interface Solved {
 
 /** The last stage runs no longer than until the core has fallen this far from its peak, K. */
 export const PAST_PEAK = 0.5
-const CLOSE_KELVIN = 0.05
+const CLOSE_KELVIN = 0.1
 const NARROW_SECONDS = 0.25
 const MOST_CORRECTIONS = 6
 const SEARCHING: Recording = { ...KEEP_ENDS, untilPastPeakBy: PAST_PEAK }

@@ -1,0 +1,58 @@
+/**
+ * How each method is usually set: what the planner starts from and a cook then changes.
+ * Common practice, no source.
+ */
+import { GRILLS, type Grill } from '#core/kit/grill'
+import { OVENS, type Oven } from '#core/kit/oven'
+import { PANS, RINGS, type Pan, type Ring } from '#core/kit/pan'
+import { POTS, type Pot } from '#core/kit/bath'
+import type { Resting } from './method'
+import type { SettingsOf } from './methods'
+import type { Searing } from './parts'
+
+/** What the cook has. */
+export interface Kit {
+  readonly pan: Pan
+  readonly ring: Ring
+  readonly oven: Oven
+  readonly grill: Grill
+  readonly pot: Pot
+}
+
+export const USUAL_KIT: Kit = { pan: PANS[0], ring: RINGS[0], oven: OVENS[0], grill: GRILLS[0], pot: POTS[0] }
+
+const RESTING: Resting = { cover: 'bare', rest: { kind: 'to the peak' }, rewarmS: 0 }
+
+/** A bath at the target itself, whatever the method wants it for. */
+const bathAt = (targetC: number): number => Math.round(2 * targetC) / 2
+/** The short hot bath stands this far above the target, K. */
+const HOT_BY = 18
+
+/** @param targetC peak wanted at the core, °C */
+export function usualSettings(kit: Kit, targetC: number): SettingsOf {
+  const sear = (searS: number, panC: number): Searing & Resting => ({
+    pan: kit.pan,
+    ring: kit.ring,
+    panC,
+    searS,
+    searSpells: 2,
+    fatEdgeS: 0,
+    basted: false,
+    ...RESTING
+  })
+  const zones = { ...RESTING, grill: kit.grill, lidC: 150, order: 'direct first', directSpells: 2, covered: false } as const
+  const bath = { bathC: bathAt(targetC), holdS: 0, coolS: 0 }
+  return {
+    'pan sear': { ...sear(0, 215), turning: 'every 60 s' },
+    'sear then oven': { ...sear(240, 215), searSpells: 4, oven: kit.oven, ovenC: 190, standing: 'rack' },
+    'oven then sear': { ...sear(120, 230), oven: kit.oven, ovenC: 120 },
+    roast: { ...sear(240, 215), oven: kit.oven, ovenC: 180, cover: 'loose foil' },
+    grill: { ...zones, grateC: 220, directS: 0, directSpells: 2 },
+    'two-zone grill': { ...zones, grateC: 300, directS: 180 },
+    'bath then sear': { ...sear(90, 240), ...bath },
+    'sear then bath': { ...sear(120, 230), ...bath },
+    'short hot bath': { ...sear(120, 230), ...bath, bathC: bathAt(targetC + HOT_BY) },
+    pot: { ...sear(120, 230), pot: kit.pot, boilingParts: 4, coldParts: 1, coldC: 12, lid: true, topUps: [] },
+    'in pastry': { ...sear(0, 215), oven: kit.oven, ovenC: 210, pasteMm: 6, pastryMm: 4 }
+  }
+}

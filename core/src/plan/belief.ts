@@ -1,0 +1,194 @@
+/**
+ * What is not known of a cook, and what a reading tells of it. The unknowns are drawn
+ * many times from their ranges and the same program is run on every draw; readings then
+ * pull the whole cloud of draws toward what was seen (a serial ensemble Kalman update).
+ * Seeded: the same question always gives the same answer.
+ *
+ * G. Evensen, "The ensemble Kalman filter", Ocean Dynamics 53 (2003): the form with
+ * perturbed observations, one at a time (from memory).
+ */
+import { valueAt } from '#core/heat/history'
+import type { Constants } from '#core/heat/constants'
+import { run, type Recording, type Run, type Stage, type Subject } from '#core/heat/program'
+import type { Fineness, Setup } from '#core/method/setup'
+import { percentile, Randomness } from './random'
+
+/** A range by its middle and its standard deviation. */
+export interface Gauss {
+  readonly mean: number
+  readonly sd: number
+}
+
+/** Thickness and start as what is to be added, mm and K; contact and air as the logarithm of a factor. */
+export interface Unknowns<T> {
+  readonly thickness: T
+  readonly start: T
+  readonly contact: T
+  readonly air: T
+}
+const NAMES = ['thickness', 'start', 'contact', 'air'] as const
+
+/** Standard deviations from the middle to the end of a range that holds 80 %. */
+const EIGHTY = 1.2816
+const within = (range: number): Gauss => ({ mean: 0, sd: range / EIGHTY })
+
+/** Ranges that hold 80 % of what happens: 2 mm, 3 K, and 30 % either way; common practice, no source. */
+export const PRIOR: Unknowns<Gauss> = {
+  thickness: within(2),
+  start: within(3),
+  contact: within(Math.log(1.3)),
+  air: within(Math.log(1.3))
+}
+
+/** What has to be known of a cook to believe something of it. */
+export interface Trial<S> {
+  readonly setup: Setup<S>
+  readonly subject: (setup: Setup<S>, fineness: Fineness) => Subject
+  /** The whole program, rest and all, if the free quantity comes to `free` seconds; what has happened stays as it was. */
+  readonly stages: (setup: Setup<S>, free: number) => readonly Stage[]
+  /** The plan's own free time, s, and what the core must reach, °C. */
+  readonly free: number
+  readonly goal: number
+}
+
+export interface Member {
+  readonly unknowns: Unknowns<number>
+  /** Free time that this draw would need, s. */
+  readonly needed: number
+  /** Where the core of this draw peaks if the plan is followed by the clock. */
+  readonly peakByClock: number
+  readonly core: (time: number) => number
+}
+
+const RECORDING: Recording = { every: 8, fieldEvery: null, untilPastPeakBy: 0.3 }
+/** Shares of the plan's free time at which its own peak is tried. */
+const TRIED = [0.55, 0.7, 0.85, 1, 1.2, 1.45]
+const MOST_APART = 1.2
+
+const outcomeOf = <S>(trial: Trial<S>, setup: Setup<S>, free: number): Run =>
+  run(trial.subject(setup, 'coarse'), trial.stages(setup, free), RECORDING, MEMBER_STEPS)
+/** Differences between draws are what counts: coarser yet than a search. */
+const MEMBER_STEPS = { first: 1.2, longest: 40, kelvin: 5 }
+
+/** @param count 200 give percentiles to a few hundredths */
+export function drawMembers<S>(trial: Trial<S>, count: number, seed: number, prior: Unknowns<Gauss> = PRIOR): Member[] {
+  const random = new Randomness(seed)
+  const curve = peakCurve(trial)
+  return Array.from({ length: count }, () => {
+    const unknowns = each(name => prior[name].mean + prior[name].sd * random.normal())
+    return memberOf(trial, unknowns, curve)
+  })
+}
+
+/** Logarithm of the free time, as a share of the plan's, at which the piece as said would peak at a temperature. */
+type PeakCurve = (peak: number) => number
+
+function peakCurve<S>(trial: Trial<S>): PeakCurve {
+  const logs = TRIED.map(Math.log)
+  const peaks = TRIED.map(share => outcomeOf(trial, trial.setup, share * trial.free).peak.core)
+  const last = TRIED.length - 1
+  return peak => {
+    const above = peaks.findIndex(p => p > peak)
+    const i = above < 0 ? last : Math.max(1, above)
+    const rise = Math.max(1e-3, peaks[i] - peaks[i - 1])
+    return logs[i - 1] + ((peak - peaks[i - 1]) / rise) * (logs[i] - logs[i - 1])
+  }
+}
+
+/**
+ * A piece that heats slower runs along the same curve, only later: the time it needs is
+ * the plan's, longer by as much as its own peak falls short on that curve.
+ */
+function memberOf<S>(trial: Trial<S>, unknowns: Unknowns<number>, curve: PeakCurve): Member {
+  const outcome = outcomeOf(trial, withUnknowns(trial.setup, unknowns), trial.free)
+  const { time, core } = outcome.history
+  const behind = curve(trial.goal) - curve(outcome.peak.core)
+  return {
+    unknowns,
+    needed: trial.free * Math.exp(Math.min(MOST_APART, Math.max(-MOST_APART, behind))),
+    peakByClock: outcome.peak.core,
+    core: t => valueAt(time, core, t)
+  }
+}
+
+export function withUnknowns<S>(setup: Setup<S>, u: Unknowns<number>): Setup<S> {
+  const { piece, constants: c } = setup
+  const thicknessMm = Math.max(2, piece.thicknessMm + u.thickness)
+  const thicker = thicknessMm / piece.thicknessMm
+  const contact = Math.exp(u.contact)
+  const air = Math.exp(u.air)
+  const constants: Constants = {
+    ...c,
+    panContact: c.panContact * contact,
+    roomConvection: c.roomConvection * air,
+    restConvection: c.restConvection * air,
+    foilConvection: c.foilConvection * air,
+    ovenConvection: c.ovenConvection * air,
+    fanConvection: c.fanConvection * air,
+    lidConvection: c.lidConvection * air,
+    coalConvection: c.coalConvection * air,
+    bathConductance: c.bathConductance * air,
+    potConductance: c.potConductance * air
+  }
+  // A roast that is thicker is so both ways across; a steak keeps the face it has.
+  const heavier = piece.form === 'roast' ? thicker * thicker : thicker
+  return { ...setup, piece: { ...piece, thicknessMm, startC: piece.startC + u.start, weightG: piece.weightG * heavier }, constants }
+}
+
+const each = <T>(of: (name: keyof Unknowns<unknown>) => T): Unknowns<T> => ({
+  thickness: of('thickness'),
+  start: of('start'),
+  contact: of('contact'),
+  air: of('air')
+})
+
+export interface Reading {
+  /** s since the piece first met the heat. */
+  readonly time: number
+  readonly celsius: number
+}
+
+export type Percentiles = readonly [low: number, middle: number, high: number]
+
+export interface Belief {
+  /** Free time needed, s: 10th, 50th, 90th percentile. */
+  readonly needed: Percentiles
+  readonly unknowns: Unknowns<Gauss>
+}
+
+/** What a probe and a hand make of a core, K: off the coldest point, not yet steady; common practice, no source. */
+export const READING_SD = 0.8
+const UPDATE_SEED = 717
+
+/** What is believed after some readings; none gives the prior's own ranges. */
+export function believe(members: readonly Member[], readings: readonly Reading[]): Belief {
+  const random = new Randomness(UPDATE_SEED)
+  const seen = readings.map(r => members.map(m => m.core(r.time)))
+  const needed = members.map(m => Math.log(m.needed))
+  const unknowns = each(name => members.map(m => m.unknowns[name]))
+  readings.forEach((reading, j) => {
+    const predicted = seen[j]
+    const spread = variance(predicted) + READING_SD ** 2
+    const innovation = predicted.map(y => reading.celsius + READING_SD * random.normal() - y)
+    const pull = (values: number[]): void => {
+      const gain = covariance(values, predicted) / spread
+      for (let m = 0; m < values.length; m++) values[m] += gain * innovation[m]
+    }
+    pull(needed)
+    for (const name of NAMES) pull(unknowns[name])
+    // The readings still to come, and last this one, so that its own column is used unpulled above.
+    for (let k = j + 1; k < seen.length; k++) pull(seen[k])
+  })
+  const times = needed.map(Math.exp)
+  return {
+    needed: [percentile(times, 0.1), percentile(times, 0.5), percentile(times, 0.9)],
+    unknowns: each(name => ({ mean: mean(unknowns[name]), sd: Math.sqrt(variance(unknowns[name])) }))
+  }
+}
+
+const mean = (values: readonly number[]): number => values.reduce((sum, v) => sum + v, 0) / values.length
+function covariance(a: readonly number[], b: readonly number[]): number {
+  const [ma, mb] = [mean(a), mean(b)]
+  return a.reduce((sum, v, i) => sum + (v - ma) * (b[i] - mb), 0) / (a.length - 1)
+}
+const variance = (values: readonly number[]): number => covariance(values, values)
