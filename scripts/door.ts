@@ -1,14 +1,15 @@
 /**
- * The door for scripts: `plan` and `simulate` read a case from a file, or from
+ * The door for scripts: `plan`, `compare` and `simulate` read a case from a file, or from
  * standard input for "-", and print the answer as JSON. Exit code 2 for a case that
  * is wrong, with what is wrong as JSON on standard error.
  */
 import { readFileSync } from 'node:fs'
-import { answerPlan, answerSimulate } from '#core/formats/answers'
+import { answerCompare, answerPlan } from '#core/formats/answers'
+import { answerSimulate } from '#core/formats/simulate'
 import { InvalidInputError, type Problem } from '#core/formats/problem'
 
-const COMMANDS: Record<string, (input: unknown) => object> = { plan: answerPlan, simulate: answerSimulate }
-const USAGE = `Use: npm run -s macellaio -- plan FILE.json | simulate FILE.json   (“-” reads standard input)`
+const COMMANDS: Record<string, (input: unknown) => object> = { plan: answerPlan, compare: answerCompare, simulate: answerSimulate }
+const USAGE = `Use: npm run -s macellaio -- plan FILE.json | compare FILE.json | simulate FILE.json   (“-” reads standard input)`
 
 function refuse(problems: readonly Problem[]): never {
   process.stderr.write(`${JSON.stringify({ error: 'The case cannot be read.', problems }, null, 2)}\n`)

@@ -2,29 +2,30 @@
  * What the door for scripts answers: the same core that the screens use, its figures
  * with the unit in the key, as plain JSON. Described in docs/case-format.md.
  */
-import { bandOf, scaleById, SCALES } from '#core/doneness/scale'
+import { bandOf } from '#core/doneness/scale'
 import { CONSTANTS } from '#core/heat/constants'
-import { lumpOf, type Face } from '#core/heat/faces'
-import { KEEP_ALL, run, type Stage, type Subject } from '#core/heat/program'
-import { onBoard, openAir, overPan, underFoil, vapourOf } from '#core/kit/air'
-import { burnerHolding, panById, panLump, preheatSeconds, ringById } from '#core/kit/pan'
-import type { Cut } from '#core/meat/cut'
+import { preheatSeconds } from '#core/kit/pan'
+import { isTender } from '#core/meat/cut'
 import { cutById } from '#core/meat/cuts'
 import { findContradiction } from '#core/meat/contradiction'
-import { faceAreaM2, isFlat } from '#core/meat/piece'
-import { subjectOf } from '#core/method/setup'
-import { remarks, secondsLate } from '#core/plan/callSheet'
-import { planPanSear } from '#core/plan/panPlan'
-import { InfeasibleError } from '#core/plan/plan'
+import { faceAreaM2, isFlat, type Piece } from '#core/meat/piece'
+import { METHODS, type MethodKind, type SettingsOf } from '#core/method/methods'
+import type { Method } from '#core/method/method'
+import type { Setup } from '#core/method/setup'
+import { USUAL_KIT, usualSettings } from '#core/method/usual'
+import { pastryMisses } from '#core/method/wrapped'
+import { believe, drawMembers, type Reading, type Trial } from '#core/plan/belief'
+import { remarks } from '#core/plan/callSheet'
+import { compareMethods, toleranceOf, type Bare, type Tolerance } from '#core/plan/compare'
+import { planPanSear, type PanPlan } from '#core/plan/panPlan'
+import { InfeasibleError, planMethod, type Plan } from '#core/plan/plan'
 import { RequestError, setupOf } from '#core/plan/request'
 import { planSpread } from '#core/plan/spread'
-import { parsePlanCase, parseSimulateCase, type FaceGiven, type SimulateCase } from './caseFile'
+import { panTrialOf, trialOf } from '#core/plan/trial'
+import { panRequestOf, parseCompareCase, parsePlanCase, type PlanCase } from './caseFile'
+import { settingsFrom } from './methodCase'
 import { InvalidInputError } from './problem'
-
-const round = (value: number, digits: number): number => Number(value.toFixed(digits))
-const seconds = (value: number): number => round(value, 1)
-const degrees = (value: number): number => round(value, 2)
-const maybe = (value: number | null): number | null => (value === null ? null : degrees(value))
+import { degrees, round, seconds } from './rounded'
 
 /** Where a field of the request stands in a case file. */
 const KEY_IN_FILE: Record<string, string> = {
@@ -35,47 +36,17 @@ const KEY_IN_FILE: Record<string, string> = {
   targetC: 'target'
 }
 
+const MEMBERS = 200
+const SEED = 20261
+
 /**
  * @param input a plan case, as parsed from JSON
  * @throws InvalidInputError
  */
 export function answerPlan(input: unknown): object {
-  const { request, spread: wanted } = parsePlanCase(input)
+  const asked = parsePlanCase(input)
   try {
-    const setup = setupOf(request)
-    const plan = planPanSear(setup, request.targetC)
-    const spread = wanted ? planSpread(setup, plan) : null
-    const contradiction = findContradiction(request.piece, setup.cut)
-    const scale = scaleById(request.scaleId) ?? SCALES[0]
-    const late = secondsLate(request, plan)
-    const preheat = preheatSeconds(setup.settings.pan, setup.settings.ring, request.panC, request.room.temperatureC)
-    return {
-      feasible: true,
-      piece: { ...request.piece, faceAreaCm2: round(faceAreaM2(request.piece, setup.cut) * 1e4, 1) },
-      target: { coreC: degrees(request.targetC), doneness: bandOf(scale, request.targetC).word, scale: scale.id },
-      preheatS: preheat === null ? null : seconds(preheat),
-      turnsAtS: plan.turns.map(seconds),
-      turnEveryS: seconds(plan.turnEvery),
-      pull: { atS: seconds(plan.pull.time), coreC: degrees(plan.pull.core) },
-      peak: { atS: seconds(plan.peak.time), coreC: degrees(plan.peak.core) },
-      carryoverK: degrees(plan.peak.core - plan.pull.core),
-      carve: { atS: seconds(plan.carve.time), coreC: degrees(plan.carve.core) },
-      mayBeLateS: late === null ? null : seconds(late),
-      cookLoss: round(plan.loss, 4),
-      coldestPanC: degrees(plan.coldestPan),
-      crustMm: plan.section.crustMm.map(c => round(c, 2)),
-      greyMm: plan.section.greyMm.map(g => round(g, 2)),
-      evenness: round(plan.section.evenness, 3),
-      ...(spread ? { spread: { pullS: spread.pull.map(seconds), peakByClockC: spread.peakByClock.map(degrees) } } : {}),
-      remarks: [
-        ...remarks(request, plan, 'metric'),
-        ...(contradiction
-          ? [
-              `Weight and size disagree: the sizes call for ${Math.round(contradiction.expectedG)} g. Likely culprit: ${contradiction.culprit}${contradiction.slip ? ` (${contradiction.slip})` : ''}.`
-            ]
-          : [])
-      ]
-    }
+    return asked.kind === 'pan sear' ? answerPan(asked) : answerOther(asked.kind, asked)
   } catch (error) {
     if (error instanceof RequestError)
       throw new InvalidInputError([{ key: KEY_IN_FILE[error.field] ?? error.field, message: error.message }])
@@ -87,93 +58,122 @@ export function answerPlan(input: unknown): object {
 const nearestOf = ({ nearestC, atSeconds }: InfeasibleError): object | null =>
   nearestC === null || atSeconds === null ? null : { coreC: degrees(nearestC), panS: seconds(atSeconds) }
 
+function answerPan(asked: PlanCase): object {
+  const request = panRequestOf(asked)
+  const setup = setupOf(request)
+  const plan = planPanSear(setup, request.targetC)
+  const preheat = preheatSeconds(setup.settings.pan, setup.settings.ring, request.panC, request.room.temperatureC)
+  const spread = asked.spread ? planSpread(setup, plan) : null
+  return {
+    ...common(asked, plan, toleranceOf(METHODS['pan sear'], setup, plan, asked.target.scale)),
+    preheatS: preheat === null ? null : seconds(preheat),
+    ...panFigures(plan),
+    ...(spread ? { spread: { pullS: spread.pull.map(seconds), peakByClockC: spread.peakByClock.map(degrees) } } : {}),
+    ...beliefOf(asked, panTrialOf(setup, plan)),
+    remarks: [...remarks(request, plan, 'metric'), ...doubtsOf(asked.piece)]
+  }
+}
+
+const panFigures = (plan: PanPlan): object => ({
+  turnsAtS: plan.turns.map(seconds),
+  turnEveryS: seconds(plan.turnEvery),
+  coldestPanC: degrees(plan.coldestPan)
+})
+
+function answerOther<K extends MethodKind>(kind: K, asked: PlanCase): object {
+  const method = METHODS[kind] as Method<SettingsOf[K]>
+  const setup: Setup<SettingsOf[K]> = { ...bareOf(asked), settings: settingsFrom(kind, asked.method, asked.target.celsius) }
+  const plan = planMethod(method, setup, asked.target.celsius)
+  const pastry = kind === 'in pastry' ? pastryMisses(plan.free) : null
+  return {
+    ...common(asked, plan, toleranceOf(method, setup, plan, asked.target.scale)),
+    ...beliefOf(asked, trialOf(method, setup, plan)),
+    remarks: [...(pastry === null ? [] : [pastry]), ...doubtsOf(asked.piece)]
+  }
+}
+
+/** @throws RequestError for a cut that is not for planning */
+function bareOf({ piece, room }: { piece: Piece; room: Bare['room'] }): Bare {
+  const cut = cutById(piece.cutId)
+  if (!cut) throw new RequestError('piece.cutId', `There is no cut “${piece.cutId}”.`)
+  if (!isTender(cut)) throw new RequestError('piece.cutId', cut.braise ?? '')
+  return { piece, cut, room, constants: CONSTANTS, flat: isFlat(piece, cut) }
+}
+
+function common({ piece, target, kind }: PlanCase, plan: Plan, tolerance: Tolerance): object {
+  const cut = cutById(piece.cutId)
+  return {
+    feasible: true,
+    method: kind,
+    piece: { ...piece, ...(cut ? { faceAreaCm2: round(faceAreaM2(piece, cut) * 1e4, 1) } : {}) },
+    target: { coreC: degrees(target.celsius), doneness: bandOf(target.scale, target.celsius).word, scale: target.scale.id },
+    ...figures(plan, tolerance)
+  }
+}
+
+function figures(plan: Plan, tolerance: Tolerance): object {
+  const { section } = plan
+  return {
+    free: { what: METHODS[plan.kind as MethodKind].free, seconds: seconds(plan.free) },
+    phases: plan.phases.map(p => ({ phase: p.phase, name: p.name, fromS: seconds(p.from), toS: seconds(p.to) })),
+    pull: { atS: seconds(plan.pull.time), coreC: degrees(plan.pull.core) },
+    peak: { atS: seconds(plan.peak.time), coreC: degrees(plan.peak.core) },
+    carryoverK: degrees(plan.peak.core - plan.pull.core),
+    carve: { atS: seconds(plan.carve.time), coreC: degrees(plan.carve.core) },
+    totalS: seconds(plan.carve.time),
+    handsOnS: seconds(plan.handsOn),
+    mayBeLateS: tolerance.lateS === null ? null : seconds(tolerance.lateS),
+    threeMmThickerK: degrees(tolerance.thickerK),
+    threeMmThinnerK: degrees(tolerance.thinnerK),
+    cookLoss: round(plan.loss, 4),
+    crustMm: section.crustMm.map(c => round(c, 2)),
+    greyMm: section.greyMm.map(g => round(g, 2)),
+    side: section.side && { crustMm: round(section.side.crustMm, 2), greyMm: round(section.side.greyMm, 2) },
+    evenness: round(section.evenness, 3),
+    lethality: plan.lethal.map(l => ({ reference: l.reference, core: round(l.core, 3), surface: round(l.surface, 3) }))
+  }
+}
+
+/** What is believed of the time needed, from the ranges alone and from what has been read. */
+function beliefOf<S>({ spread, readings }: PlanCase, trial: Trial<S>): object {
+  if (!spread) return {}
+  const members = drawMembers(trial, MEMBERS, SEED)
+  return { neededS: needed(members, []), ...(readings.length > 0 ? { neededAfterReadingsS: needed(members, readings) } : {}) }
+}
+const needed = (members: Parameters<typeof believe>[0], readings: readonly Reading[]): number[] =>
+  believe(members, readings).needed.map(seconds)
+
+function doubtsOf(piece: Piece): string[] {
+  const cut = cutById(piece.cutId)
+  const found = cut && piece.form !== 'roast' ? findContradiction(piece, cut) : null
+  return found
+    ? [
+        `Weight and size disagree: the sizes call for ${Math.round(found.expectedG)} g. Likely culprit: ${found.culprit}${found.slip ? ` (${found.slip})` : ''}.`
+      ]
+    : []
+}
+
 /**
- * @param input a simulate case, as parsed from JSON
+ * @param input a compare case, as parsed from JSON
  * @throws InvalidInputError
  */
-export function answerSimulate(input: unknown): object {
-  const given = parseSimulateCase(input)
-  const { subject, stages, cut } = programOf(given)
-  const outcome = run(subject, stages, { ...KEEP_ALL, every: given.everyS, fieldEvery: given.fieldEveryS })
-  const { history } = outcome
-  return {
-    piece: given.piece,
-    stages: stages.slice(0, outcome.stageEnds.length).map((s, i) => ({ name: s.name, endS: seconds(outcome.stageEnds[i]) })),
-    series: {
-      timeS: history.time.map(seconds),
-      coreC: history.core.map(degrees),
-      meanC: history.mean.map(degrees),
-      firstSurfaceC: history.first.map(maybe),
-      secondSurfaceC: history.second.map(maybe),
-      sideC: history.side.map(maybe),
-      panC: history.plate.map(maybe),
-      waterLost: history.evaporated.map((e, i) => round(e + history.dripped[i], 5))
-    },
-    coldestPoint: { peakC: degrees(outcome.peak.core), atS: seconds(outcome.peak.time) },
-    meanC: degrees(history.mean[history.mean.length - 1]),
-    surfacesC: [history.first, history.second, history.side].map(series => maybe(series[series.length - 1])),
-    waterLost: {
-      evaporated: round(history.evaporated[history.evaporated.length - 1], 5),
-      dripped: round(history.dripped[history.dripped.length - 1], 5)
-    },
-    depthMm: Array.from(subject.grid.axial.centre, z => round(z * 1000, 3)),
-    radiusMm: Array.from(subject.grid.radial.centre, r => (isFlat(given.piece, cut) ? null : round(r * 1000, 3))),
-    fields: outcome.fields.map(f => ({
-      atS: seconds(f.time),
-      temperatureC: f.temperature.map(degrees),
-      hottestC: f.hottest.map(degrees),
-      waterLeft: f.wetness.map(w => round(w, 4))
-    }))
-  }
-}
-
-function programOf(given: SimulateCase): { subject: Subject; stages: Stage[]; cut: Cut } {
-  const { piece, room } = given
-  const cut = cutById(piece.cutId)
-  const pan = given.pan ? panById(given.pan.panId) : undefined
-  const ring = given.pan ? ringById(given.pan.ringId) : undefined
-  if (!cut) throw new InvalidInputError([{ key: 'piece.cut', message: 'There is no such cut.' }])
-  const heated = given.pan && pan && ring ? { pan, ring, panC: given.pan.panC } : null
-  const burner = heated ? burnerHolding(heated.pan, heated.ring, heated.panC, room.temperatureC) : null
-  const faceOf = (f: FaceGiven): Face => {
-    switch (f) {
-      case 'pan':
-        return { kind: 'metal', lump: 0, contact: CONSTANTS.panContact }
-      case 'over the pan':
-        return overPan(room, CONSTANTS)
-      case 'open air':
-        return openAir(room, CONSTANTS)
-      case 'loose foil':
-        return underFoil(room, CONSTANTS)
-      case 'board':
-        return onBoard(room, CONSTANTS)
-      case 'closed':
-        return { kind: 'closed' }
-      default:
-        return 'fluid' in f
-          ? { kind: 'fixed', at: f.fluid, conductance: f.conductance }
-          : {
-              kind: 'air',
-              air: f.air,
-              walls: f.walls,
-              convection: f.convection,
-              emissivity: f.emissivity,
-              vapour: f.vapour === null ? vapourOf(room) : f.vapour / 1000
-            }
+export function answerCompare(input: unknown): object {
+  const { piece, room, target, kinds } = parseCompareCase(input)
+  try {
+    const bare = bareOf({ piece, room })
+    const compared = compareMethods(bare, usualSettings(USUAL_KIT, target.celsius), kinds, target.celsius, target.scale)
+    return {
+      piece,
+      target: { coreC: degrees(target.celsius), doneness: bandOf(target.scale, target.celsius).word, scale: target.scale.id },
+      methods: compared.map(c =>
+        'plan' in c
+          ? { method: c.kind, feasible: true, ...figures(c.plan, c.tolerance) }
+          : { method: c.kind, feasible: false, reason: c.unsuited, nearestC: c.nearestC === null ? null : degrees(c.nearestC) }
+      )
     }
-  }
-  const setup = { piece, cut, room, settings: null, constants: CONSTANTS, flat: isFlat(piece, cut) }
-  return {
-    cut,
-    subject: subjectOf(setup, 'fine', heated ? [panLump(heated.pan, room.temperatureC, heated.panC)] : []),
-    stages: given.stages.map(s => {
-      const [first, second] = [faceOf(s.first), faceOf(s.second)]
-      const faces = { first, second, side: s.side === null ? rimBeside(first, second) : faceOf(s.side) }
-      const inPan = lumpOf(first) !== null || lumpOf(second) !== null || lumpOf(faces.side) !== null
-      return { name: s.name, end: s.end, faces, burners: [inPan ? burner : null] }
-    })
+  } catch (error) {
+    if (error instanceof RequestError)
+      throw new InvalidInputError([{ key: KEY_IN_FILE[error.field] ?? error.field, message: error.message }])
+    throw error
   }
 }
-
-/** Where nothing is said of it, the rim of a tall piece meets the air that one of its faces meets. */
-const rimBeside = (first: Face, second: Face): Face => (first.kind === 'air' ? first : second.kind === 'metal' ? first : second)

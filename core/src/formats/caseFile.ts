@@ -4,239 +4,133 @@
  * Described in docs/case-format.md.
  */
 import * as yup from 'yup'
-import { bandOf, SCALES, scaleById } from '#core/doneness/scale'
-import { KITCHEN, type Room } from '#core/kit/air'
+import { bandOf, SCALES, scaleById, type Scale } from '#core/doneness/scale'
+import type { Room } from '#core/kit/air'
 import { PANS, RINGS } from '#core/kit/pan'
-import { CUTS, cutById } from '#core/meat/cuts'
-import { FREEZING_C, PIECE_LIMITS, SURFACES, weightFromSize, type Piece, type SurfaceState } from '#core/meat/piece'
+import type { Piece } from '#core/meat/piece'
 import type { RestLength } from '#core/method/method'
-import { PAN_LIMITS, TURNINGS, type Cover, type Turning } from '#core/method/panSear'
+import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
+import { PAN_LIMITS, type Cover, type Turning } from '#core/method/panSear'
+import type { Reading } from '#core/plan/belief'
 import type { PlanRequest } from '#core/plan/request'
-import { parseQuantity, QuantityError } from '#core/quantity/parse'
-import { baseUnit, findUnit, fromBase, type Dimension, type Unit } from '#core/quantity/units'
+import { needed, pieceOf, pieceShape, quantity, roomOf, roomShape, share, word } from './caseFields'
+import { methodShape, type MethodGiven } from './methodCase'
 import { InvalidInputError, validate } from './problem'
-import { REST_LIMITS_S, ROOM_LIMITS, TARGET_LIMITS } from './requestSchema'
+import { TARGET_LIMITS } from './requestSchema'
 
-class Unreadable {
-  constructor(readonly message: string) {}
-}
-
-/** Text with a unit, turned into a number of `unitOf`; `range` is in the same. */
-function quantity(
-  dimension: Dimension,
-  range: readonly [number, number],
-  unitOf: Unit = baseUnit(dimension)
-): yup.MixedSchema<number | undefined> {
-  const unit = unitOf.symbol
-  return yup
-    .mixed<number>()
-    .transform((_, given: unknown) => {
-      if (given === undefined) return undefined
-      if (typeof given !== 'string')
-        return new Unreadable(`A ${dimension} is written as text with its unit, such as “${range[0]} ${unit}”.`)
-      try {
-        return fromBase(parseQuantity(given, dimension), unitOf)
-      } catch (error) {
-        if (error instanceof QuantityError) return new Unreadable(error.message)
-        throw error
-      }
-    })
-    .test({
-      name: 'quantity',
-      test(value: unknown, context) {
-        if (value === undefined) return true
-        const params = { originalValue: context.originalValue as unknown, range: range.map(r => `${r} ${unit}`) }
-        if (value instanceof Unreadable) return context.createError({ message: value.message, params })
-        const inside = typeof value === 'number' && value >= range[0] && value <= range[1]
-        return (
-          inside ||
-          context.createError({ message: `“${String(params.originalValue)}” is outside ${range[0]} to ${range[1]} ${unit}.`, params })
-        )
-      }
-    })
-}
-
-const needed = (dimension: Dimension, range: readonly [number, number]): yup.MixedSchema<number> =>
-  quantity(dimension, range).required(`This is missing: a ${dimension} with its unit.`)
-
-const word = <T extends string>(allowed: readonly T[]): yup.StringSchema<T | undefined> =>
-  yup
-    .string<T>()
-    .strict()
-    .test({
-      name: 'word',
-      test: (value, context) =>
-        value === undefined ||
-        (allowed as readonly string[]).includes(value) ||
-        context.createError({ message: `“${String(value)}” is not one of: ${allowed.join(', ')}.`, params: { originalValue: value } })
-    })
-
-const share = (range: readonly [number, number]): yup.NumberSchema<number | undefined> =>
-  yup
-    .number()
-    .strict()
-    .typeError('This is a plain number without a unit.')
-    .test({
-      name: 'share',
-      test: (value, context) =>
-        value === undefined ||
-        (value >= range[0] && value <= range[1]) ||
-        context.createError({ message: `${value} is outside ${range[0]} to ${range[1]}.`, params: { originalValue: value, range } })
-    })
-
-const pieceShape = yup
+const targetShape = yup
   .object({
-    cut: word(CUTS.map(c => c.id)).required('This is missing: the id of a cut.'),
-    count: share(PIECE_LIMITS.count),
-    thickness: needed('length', PIECE_LIMITS.thicknessMm),
-    weight: quantity('mass', PIECE_LIMITS.weightG),
-    length: quantity('length', PIECE_LIMITS.lengthMm),
-    width: quantity('length', PIECE_LIMITS.widthMm),
-    start: quantity('temperature', [-40, PIECE_LIMITS.startC[1]])
-      .required('This is missing: the start temperature.')
-      .test({
-        name: 'frozen',
-        test: (value, context) =>
-          !(typeof value === 'number') ||
-          value >= FREEZING_C ||
-          context.createError({
-            message: `“${String(context.originalValue)}” is frozen. Thaw it first, a day in the fridge for each 2 kg; this engine does not thaw.`,
-            params: { originalValue: context.originalValue as unknown, range: [`${FREEZING_C} °C`, `${PIECE_LIMITS.startC[1]} °C`] }
-          })
-      }),
-    surface: word(Object.keys(SURFACES) as SurfaceState[])
+    core: quantity('temperature', TARGET_LIMITS),
+    scale: word(SCALES.map(s => s.id)),
+    doneness: word([...new Set(SCALES.flatMap(s => s.bands.map(b => b.word)))])
   })
   .noUnknown()
-  .required('This is missing: the piece.')
-
-const roomShape = yup
-  .object({
-    temperature: quantity('temperature', ROOM_LIMITS.temperatureC),
-    humidity: share(ROOM_LIMITS.humidity),
-    altitude: quantity('length', ROOM_LIMITS.altitudeM, findUnit('length', 'm'))
+  .required('This is missing: the target.')
+  .test({
+    name: 'one target',
+    test: (value, context) =>
+      (value.core === undefined) !== (value.doneness === undefined) || context.createError({ message: 'Give either “core” or “doneness”.' })
   })
-  .noUnknown()
-  .default(undefined)
-
-const REST_WORDS = ['to the peak', 'half the cooking time'] as const
 
 const planShape = yup
   .object({
     piece: pieceShape,
-    method: yup
-      .object({
-        kind: word(['pan sear']).required('This is missing: “pan sear”.'),
-        pan: word(PANS.map(p => p.id)),
-        ring: word(RINGS.map(r => r.id)),
-        heat: needed('temperature', PAN_LIMITS.panC),
-        turning: word(TURNINGS),
-        cover: word(['bare', 'loose foil']),
-        rest: yup
-          .mixed<RestLength>()
-          .transform((_, given: unknown) => restOf(given))
-          .test({
-            name: 'rest',
-            test: (value: unknown, context) =>
-              !(value instanceof Unreadable) ||
-              context.createError({ message: value.message, params: { originalValue: context.originalValue as unknown } })
-          })
-      })
-      .noUnknown()
-      .required('This is missing: the method.'),
-    target: yup
-      .object({
-        core: quantity('temperature', TARGET_LIMITS),
-        scale: word(SCALES.map(s => s.id)),
-        doneness: word([...new Set(SCALES.flatMap(s => s.bands.map(b => b.word)))])
-      })
-      .noUnknown()
-      .required('This is missing: the target.')
-      .test({
-        name: 'one target',
-        test: (value, context) =>
-          (value.core === undefined) !== (value.doneness === undefined) ||
-          context.createError({ message: 'Give either “core” or “doneness”.' })
-      }),
+    method: methodShape,
+    target: targetShape,
     room: roomShape,
-    spread: yup.boolean().strict()
+    spread: yup.boolean().strict(),
+    readings: yup
+      .array(yup.object({ at: needed('duration', [1, 24 * 3600]), core: needed('temperature', [-5, 110]) }).noUnknown())
+      .max(50, 'At most fifty readings.')
   })
   .noUnknown()
   .required()
 
+/** The doneness wanted, and by which school's scale. */
+export interface Target {
+  readonly celsius: number
+  readonly scale: Scale
+}
+
 export interface PlanCase {
-  readonly request: PlanRequest
+  readonly piece: Piece
+  readonly room: Room
+  readonly target: Target
+  readonly kind: MethodKind
+  readonly method: MethodGiven
+  /** Whether the honest range is asked for; readings ask for it too. */
   readonly spread: boolean
+  readonly readings: readonly Reading[]
 }
 
 /** @throws InvalidInputError */
 export function parsePlanCase(input: unknown): PlanCase {
   const given = validate(planShape, input)
-  const { method, target } = given
-  const scale = scaleById(target.scale ?? 'middle') ?? SCALES[0]
+  const readings = (given.readings ?? []).map(r => ({ time: r.at, celsius: r.core }))
   return {
-    spread: given.spread ?? false,
-    request: {
-      piece: pieceOf(given.piece),
-      method: 'pan sear',
-      panId: method.pan ?? PANS[0].id,
-      ringId: method.ring ?? RINGS[0].id,
-      panC: method.heat,
-      turning: (method.turning ?? 'every 60 s') as Turning,
-      cover: (method.cover ?? 'bare') as Cover,
-      rest: (method.rest as RestLength | undefined) ?? { kind: 'to the peak' },
-      scaleId: scale.id,
-      targetC: target.core ?? scale.bands.find(b => b.word === target.doneness)?.aim ?? bandOf(scale, 54).aim,
-      room: roomOf(given.room)
-    }
+    piece: pieceOf(given.piece),
+    room: roomOf(given.room),
+    target: targetOf(given.target),
+    kind: kindOf(given.method.kind),
+    method: given.method,
+    spread: (given.spread ?? false) || readings.length > 0,
+    readings
   }
 }
 
-function restOf(given: unknown): RestLength | Unreadable | undefined {
-  if (given === undefined) return undefined
-  const named = REST_WORDS.find(w => w === given)
-  if (named) return { kind: named }
-  const sentence = `A rest is a time such as “8 min”, or one of: ${REST_WORDS.join(', ')}.`
-  if (typeof given !== 'string') return new Unreadable(sentence)
-  try {
-    const seconds = parseQuantity(given, 'duration')
-    return seconds >= REST_LIMITS_S[0] && seconds <= REST_LIMITS_S[1]
-      ? { kind: 'clock', seconds }
-      : new Unreadable(`“${given}” is outside 0 to 60 min.`)
-  } catch (error) {
-    if (error instanceof QuantityError) return new Unreadable(`“${given}” is no rest. ${sentence}`)
-    throw error
+/** The pan's own request, which knows more of a pan than the other methods need: whether the piece fits, what the ring can do. */
+export function panRequestOf({ piece, room, target, method }: PlanCase): PlanRequest {
+  const cover = method.cover ?? 'bare'
+  if (cover === 'fridge')
+    throw new InvalidInputError([{ key: 'method.cover', message: 'A steak from the pan rests bare or under loose foil.' }])
+  return {
+    piece,
+    method: 'pan sear',
+    panId: method.pan ?? PANS[0].id,
+    ringId: method.ring ?? RINGS[0].id,
+    panC: method.heat ?? DEFAULT_PAN_C,
+    turning: (method.turning ?? 'every 60 s') as Turning,
+    cover: cover as Cover,
+    rest: (method.rest as RestLength | undefined) ?? { kind: 'to the peak' },
+    scaleId: target.scale.id,
+    targetC: target.celsius,
+    room
   }
 }
+const DEFAULT_PAN_C = 215
 
-type GivenPiece = yup.InferType<typeof pieceShape>
-type GivenRoom = yup.InferType<typeof roomShape>
+const kindOf = (word: string): MethodKind => METHOD_KINDS.find(k => k === word) ?? 'pan sear'
 
-/** Fills in from the cut what was not measured: sizes from its usual ones, weight from the sizes. */
-function pieceOf(given: GivenPiece): Piece {
-  const cut = cutById(given.cut)
-  if (!cut) throw new InvalidInputError([{ key: 'piece.cut', message: `There is no cut “${given.cut}”.`, value: given.cut }])
-  const middle = ([low, high]: readonly [number, number]): number => (low + high) / 2
-  const lengthMm = given.length ?? middle(cut.shape.lengthMm)
-  const sizes = {
-    thicknessMm: given.thickness,
-    lengthMm,
-    widthMm: given.width ?? (cut.shape.outline === 'round' ? lengthMm : middle(cut.shape.widthMm)),
-    startC: given.start
-  }
-  return {
-    cutId: cut.id,
-    count: given.count ?? 1,
-    ...sizes,
-    weightG: given.weight ?? weightFromSize(sizes, cut),
-    surface: given.surface ?? 'patted'
-  }
+function targetOf(given: yup.InferType<typeof targetShape>): Target {
+  const scale = scaleById(given.scale ?? 'middle') ?? SCALES[0]
+  return { scale, celsius: given.core ?? scale.bands.find(b => b.word === given.doneness)?.aim ?? bandOf(scale, 54).aim }
 }
 
-function roomOf(given: GivenRoom | undefined): Room {
+const compareShape = yup
+  .object({
+    piece: pieceShape,
+    target: targetShape,
+    room: roomShape,
+    methods: yup.array(word(METHOD_KINDS).required('A method has no name.')).min(1, 'At least one method is needed.')
+  })
+  .noUnknown()
+  .required()
+
+export interface CompareCase {
+  readonly piece: Piece
+  readonly room: Room
+  readonly target: Target
+  readonly kinds: readonly MethodKind[]
+}
+
+/** @throws InvalidInputError */
+export function parseCompareCase(input: unknown): CompareCase {
+  const given = validate(compareShape, input)
   return {
-    temperatureC: given?.temperature ?? KITCHEN.temperatureC,
-    humidity: given?.humidity ?? KITCHEN.humidity,
-    altitudeM: given?.altitude ?? KITCHEN.altitudeM
+    piece: pieceOf(given.piece),
+    room: roomOf(given.room),
+    target: targetOf(given.target),
+    kinds: given.methods === undefined ? METHOD_KINDS : given.methods.map(kindOf)
   }
 }
 

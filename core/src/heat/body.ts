@@ -87,8 +87,8 @@ export class Body {
     this.side = surfaces(radial.area[radial.cells] > 0 ? axial.cells : 0)
     this.inner = this.newSurface(0)
     this.heart = new Heart(grid, start.temperature)
-    this.axialRay = new Ray(axial, materials, start.boiling, constants.clingingJuice)
-    this.radialRay = new Ray(radial, materials, start.boiling, constants.clingingJuice)
+    this.axialRay = new Ray(axial, materials, start.boiling, constants)
+    this.radialRay = new Ray(radial, materials, start.boiling, constants)
     const volume = (cell: number): number => radial.volume[Math.floor(cell / axial.cells)] * axial.volume[cell % axial.cells]
     const whole = this.sum(() => 1)
     this.weight = Float64Array.from({ length: grid.cells }, (_, cell) => volume(cell) / whole)

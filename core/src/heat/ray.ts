@@ -12,6 +12,7 @@
  * SI, °C, per square metre of slab or metre of cylinder.
  */
 import { BoilingCurve } from './boilingCurve'
+import type { Constants } from './constants'
 import { holdsJuice, type Face } from './faces'
 import type { Axis } from './grid'
 import { Moisture } from './moisture'
@@ -130,8 +131,7 @@ export class Ray {
     readonly axis: Axis,
     private readonly materials: readonly Material[],
     private readonly boiling: number,
-    /** kg/m² that a face holds before it drips. */
-    private readonly clingingJuice: number
+    private readonly constants: Pick<Constants, 'clingingJuice' | 'juiceEscape'>
   ) {
     const scratch = (): Float64Array => new Float64Array(axis.cells)
     this.temperature = scratch()
@@ -236,8 +236,8 @@ export class Ray {
     this.conduct()
     for (let i = 0; i < n; i++) this.warm(i)
     this.moisture.prepare(dt, middle, water, material, this.opens(first, second))
-    this.offer(0, 0, 0, dt)
-    this.offer(1, n - 1, n, dt)
+    this.offer(0, first.face, 0, 0, dt)
+    this.offer(1, second.face, n - 1, n, dt)
   }
 
   private opens(first: End, second: End): readonly [boolean, boolean] {
@@ -286,7 +286,7 @@ export class Ray {
   }
 
   /** What the outermost cell offers its face for the whole step. */
-  private offer(side: 0 | 1, cell: number, edge: number, dt: number): void {
+  private offer(side: 0 | 1, face: Face, cell: number, edge: number, dt: number): void {
     const { axis, materials, material, water, middle, moisture, conductance, outer } = this
     const area = axis.area[edge]
     if (area === 0) return
@@ -294,7 +294,7 @@ export class Ray {
     const { rawWater } = materials[material[cell]]
     own.conductance = conductance[edge] / area
     own.wet = rawWater > 0
-    own.juice = own.wet ? moisture.pressing(side) / area : 0
+    own.juice = own.wet ? (this.staying(face) * moisture.pressing(side)) / area : 0
     if (!own.wet) return
     own.share = Math.max(0, moisture.left[side] / rawWater)
     own.sharePerDrawn = moisture.leftPerDrawn[side] / rawWater
@@ -476,15 +476,21 @@ export class Ray {
     this.carryWarmth()
   }
 
+  /** Part of the juice that stays at the face it came out of. */
+  private staying(face: Face): number {
+    return holdsJuice(face) ? 1 - this.constants.juiceEscape : 1
+  }
+
   /** What came out at a face joins the film on it, or drips. */
   private drip({ surface, face }: End, flow: Flow, juice: number, area: number, celsius: number): void {
     if (area === 0) return
     const { crossing } = this
     // A shade more may have boiled than came, since less came for what boiled: the next step makes it good.
-    const film = surface.film - flow.film + juice
-    const clings = holdsJuice(face) ? Infinity : Math.max(surface.film - flow.film, this.clingingJuice)
-    surface.film = Math.min(film, clings)
-    crossing.dripped += area * (film - surface.film)
+    const { clingingJuice } = this.constants
+    const before = surface.film - flow.film
+    const film = before + juice * this.staying(face)
+    surface.film = holdsJuice(face) ? film : Math.min(film, Math.max(before, clingingJuice))
+    crossing.dripped += area * (before + juice - surface.film)
     crossing.evaporated += area * (flow.film + flow.cell)
     crossing.carriedOut += area * (juice + flow.cell) * integral(WATER_HEAT, celsius)
   }

@@ -1,0 +1,76 @@
+/**
+ * The one calibration of the shared constants, over the fitting half of the cases: a
+ * search along one constant after another, inside the range each has in the table, with
+ * a mild pull toward the middle of that range so that what the cases do not tell stays
+ * where the literature has it. Run by hand: `npx tsx scripts/fit.ts [rounds]`.
+ */
+import { CASES } from '#core/evidence/cases'
+import { judge, outsideBy, type Case } from '#core/evidence/case'
+import { CONSTANT_TABLE, CONSTANTS, type Constants } from '#core/heat/constants'
+
+const FREE = [
+  'fibreFactor',
+  'driedConductivity',
+  'panContact',
+  'coolWaterDiffusivity',
+  'hotWaterDiffusivity',
+  'ovenConvection',
+  'ovenVapour',
+  'lidConvection',
+  'coalConvection',
+  'juiceEscape',
+  'barShare',
+  'rollingShare',
+  'restConvection',
+  'foilConvection',
+  'boardContact',
+  'bathConductance',
+  'potConductance'
+] as const satisfies readonly (keyof Constants)[]
+
+const FITTED = CASES.filter(c => c.use === 'fitted')
+/** What counts as one unit of error. */
+const scaleOf = (c: Case): number => ({ '°C': 3, K: 2, min: 0.07 * c.seen[1], '%': 3 })[c.unit]
+const PULL = 0.15
+/** A wild case must not rule the others. */
+const MOST = 4
+
+const clipped = (error: number): number => Math.min(MOST, Math.abs(error))
+
+function cost(constants: Constants): number {
+  let sum = 0
+  for (const c of FITTED) {
+    const v = judge(c, constants)
+    const nearest = v.inside ? 0 : outsideBy(v.most < c.seen[0] ? v.most : v.least, c.seen)
+    sum += 0.5 * clipped(v.error / scaleOf(c)) ** 2 + 2 * clipped(nearest / scaleOf(c)) ** 2
+  }
+  for (const name of FREE) {
+    const [low, high] = CONSTANT_TABLE[name].range
+    sum += PULL * ((2 * constants[name] - low - high) / (high - low)) ** 2
+  }
+  return sum
+}
+
+const rounds = Number(process.argv[2] ?? 4)
+let best: Constants = CONSTANTS
+let least = cost(best)
+console.log('start', least.toFixed(2))
+let step = 0.25
+for (let round = 0; round < rounds; round++) {
+  for (const name of FREE) {
+    const [low, high] = CONSTANT_TABLE[name].range
+    for (const way of [1, -1]) {
+      const value = Math.min(high, Math.max(low, best[name] + way * step * (high - low)))
+      if (value === best[name]) continue
+      const tried = { ...best, [name]: value }
+      const now = cost(tried)
+      if (now >= least - 1e-3) continue
+      best = tried
+      least = now
+      console.log(`round ${round + 1}: ${name} = ${Number(value.toPrecision(4))}, ${least.toFixed(2)}`)
+      break
+    }
+  }
+  step /= 1.6
+}
+for (const name of FREE) console.log(name.padEnd(24), Number(best[name].toPrecision(3)))
