@@ -19,9 +19,9 @@ const constant = (value: number, low: number, high: number, unit: string, source
 })
 
 export const CONSTANT_TABLE = {
-  fibreFactor: constant(1.15, 1.0, 1.25, '1', 'heat conducts better along the fibres, which is how steaks are cut; fitted'),
+  fibreFactor: constant(1.15, 1.0, 1.2, '1', 'heat conducts better along the fibres, which is how steaks are cut; fitted'),
   driedConductivity: constant(0.3, 0.1, 0.35, 'W/(m·K)', 'crust, with vapour moving through it; fitted'),
-  panContact: constant(420, 200, 1000, 'W/(m²·K)', 'oiled meat on hot metal; fitted'),
+  panContact: constant(420, 250, 650, 'W/(m²·K)', 'oiled meat on hot metal; fitted'),
   roomConvection: constant(8, 5, 12, 'W/(m²·K)', 'natural convection beside a hot pan; textbook range'),
   restConvection: constant(6, 4, 9, 'W/(m²·K)', 'natural convection over a resting piece; fitted'),
   foilConvection: constant(4, 2, 6, 'W/(m²·K)', 'still air under loose foil; estimate'),
@@ -36,7 +36,7 @@ export const CONSTANT_TABLE = {
   coalConvection: constant(25, 20, 40, 'W/(m²·K)', 'hot air rising from coals; textbook range'),
   barShare: constant(0.2, 0.1, 0.3, '1', 'part of a face that lies on the bars of a grill; estimate'),
   rollingShare: constant(0.2, 0.1, 0.35, '1', 'part of a round piece that touches the pan while it is rolled; estimate'),
-  bathConductance: constant(200, 100, 400, 'W/(m²·K)', 'bag in stirred water; textbook range'),
+  bathConductance: constant(200, 100, 300, 'W/(m²·K)', 'bag in stirred water; textbook range'),
   potConductance: constant(100, 50, 150, 'W/(m²·K)', 'bag in a still pot; textbook range'),
   fridgeConvection: constant(8, 5, 12, 'W/(m²·K)', 'chilled air, moved a little by a fan; textbook range'),
   juiceEscape: constant(0.5, 0, 0.9, '1', 'part of the juice pressed out under a piece in a pan that runs out from beneath it; fitted'),

@@ -151,6 +151,8 @@ function snapped(edge: Float64Array, boundaries: readonly number[]): Float64Arra
 }
 
 const THIN = 0.02
+/** However deep a crust may go, most of a thin piece is not crust. */
+const THICKEST_CRUST = 0.35
 /** From the skin to the crust cells grow faster than elsewhere. */
 const SKIN_GROWTH = 1.5
 
@@ -163,7 +165,8 @@ function refinedSteps(depth: number, { skin, crustCell, crust, growth, coarsest 
   while (sum < depth) {
     steps.push(step)
     sum += step
-    step = sum < crust ? Math.min(step * SKIN_GROWTH, crustStep) : Math.min(step * growth, coarsest * depth)
+    step =
+      sum < Math.min(crust, THICKEST_CRUST * depth) ? Math.min(step * SKIN_GROWTH, crustStep) : Math.min(step * growth, coarsest * depth)
   }
   const scale = depth / sum
   return steps.map(s => s * scale)

@@ -26,6 +26,8 @@ export class Moisture {
   /** What the outermost cell at each end will hold if nothing evaporates, kg/m³, and less for each kg/m² and second that does. */
   readonly left: [number, number] = [0, 0]
   readonly leftPerDrawn: [number, number] = [0, 0]
+  /** Water there at all within reach of either face, kg for the ray. */
+  readonly within: [number, number] = [0, 0]
 
   // Scratch, one entry a cell or an edge.
   private readonly next: Float64Array
@@ -130,13 +132,16 @@ export class Moisture {
     let i = side === 0 ? depth - 1 : n - depth
     let d = diagonal[i]
     let r = storage[i] * water[i] + pressed[i]
+    let within = axis.volume[i] * water[i]
     for (let steps = 1; steps < depth; steps++) {
       const c = conductance[side === 0 ? i : i + 1]
       i += side === 0 ? -1 : 1
       const w = c / d
       d = diagonal[i] - c * w
       r = storage[i] * water[i] + pressed[i] + w * r
+      within += axis.volume[i] * water[i]
     }
+    this.within[side] = within
     this.left[side] = r / d
     this.leftPerDrawn[side] = axis.area[side === 0 ? 0 : n] / d
   }

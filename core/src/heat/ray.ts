@@ -75,6 +75,8 @@ const ALLOWED_SHARE = 0.01
 const FLAT = 1e-8
 /** Newton steps taken whole before they are halved. */
 const PATIENCE = 12
+/** kg/m³ that may be missing for the length of a step. */
+const SPARE_WATER = 0.5
 /** K around boiling over which a cell's temperature moves from its middle to its boiling front, and back. */
 const NEARING_FRONT = 8
 const LEAVING_FRONT = 20
@@ -195,6 +197,10 @@ export class Ray {
       }
       settled = this.solveHeat(GAMMA * dt, dt, first, first.lumpAtSecond, second, second.lumpAtSecond)
     }
+    if (settled) {
+      this.note(GAMMA * dt, first.surface, second.surface)
+      settled = !this.overdrawn(0, 0, 0) && !this.overdrawn(1, n - 1, n)
+    }
     if (!settled) {
       temperature.set(start)
       first.surface.film = film0
@@ -203,9 +209,16 @@ export class Ray {
       this.advance(dt / 2, first, second)
       return
     }
-    this.note(GAMMA * dt, first.surface, second.surface)
     this.settle(dt)
     this.moveWater(dt, first, second)
+  }
+
+  /** Whether evaporation and boiling together would take more from an outermost cell than it has: they must share a shorter step. */
+  private overdrawn(side: 0 | 1, cell: number, edge: number): boolean {
+    const { axis, water, temperature, material } = this
+    const drawn = (axis.area[edge] * this.crossed[side].cell) / axis.volume[cell]
+    if (drawn <= 0 || temperature[cell] <= this.boiling) return false
+    return drawn > Math.min(water[cell], this.curves[material[cell]].staying(temperature[cell])) + SPARE_WATER
   }
 
   private lumpSlope(end: End, cell: OuterCell): number {
@@ -287,7 +300,7 @@ export class Ray {
 
   /** What the outermost cell offers its face for the whole step. */
   private offer(side: 0 | 1, face: Face, cell: number, edge: number, dt: number): void {
-    const { axis, materials, material, water, middle, moisture, conductance, outer } = this
+    const { axis, materials, material, middle, moisture, conductance, outer } = this
     const area = axis.area[edge]
     if (area === 0) return
     const own = outer[side]
@@ -298,9 +311,9 @@ export class Ray {
     if (!own.wet) return
     own.share = Math.max(0, moisture.left[side] / rawWater)
     own.sharePerDrawn = moisture.leftPerDrawn[side] / rawWater
-    // Above boiling the cell gives its water up by boiling; it must not be promised twice.
-    const promised = middle[cell] > this.boiling - 1 ? (0.5 * water[cell] * axis.volume[cell]) / (area * dt) : Infinity
-    own.mostDrawn = Math.max(0, Math.min(promised, own.share / own.sharePerDrawn))
+    // At boiling the cell gives its water up by boiling; it must not be promised twice.
+    const boils = middle[cell] > this.boiling - 2 || this.temperature[cell] > this.boiling - 2
+    own.mostDrawn = boils ? 0 : Math.max(0, Math.min(own.share / own.sharePerDrawn, (0.5 * moisture.within[side]) / (area * dt)))
   }
 
   /**
@@ -449,7 +462,7 @@ export class Ray {
       const m = material[i] * FIGURES
       let over = gained[i] - this.warmth(m, T, water[i]) + this.warmth(m, this.start[i], water[i])
       if (T > this.boiling && curves[material[i]].staying(T) < water[i]) {
-        const boiled = Math.min(water[i], Math.max(0, over / BOILING_LATENT_HEAT))
+        const boiled = Math.min(Math.max(0, water[i]), Math.max(0, over / BOILING_LATENT_HEAT))
         over -= boiled * BOILING_LATENT_HEAT
         water[i] -= boiled
         const mass = boiled * axis.volume[i]

@@ -3,6 +3,7 @@
  */
 import type { Constants } from '#core/heat/constants'
 import type { AirFace } from '#core/heat/faces'
+import { saturatedVapour } from '#core/heat/vapour'
 import type { Burner } from '#core/heat/lump'
 import { PAN_LOSS, panLoss, type Pan } from './pan'
 
@@ -31,9 +32,12 @@ export function ovenAir(oven: Oven, dialC: number, c: Constants): AirFace {
     walls: air,
     convection: oven.fan ? c.fanConvection : c.ovenConvection,
     emissivity: c.meatEmissivity,
-    vapour: c.ovenVapour
+    vapour: Math.min(c.ovenVapour, MOST_HUMID * saturatedVapour(air))
   }
 }
+
+/** A cool oven cannot hold as much vapour as a hot one: at most this share of what saturates it. */
+const MOST_HUMID = 0.8
 
 /** From oven air and walls to the underside of a pan, W/(m²·K); estimate. */
 const PAN_IN_OVEN = 22

@@ -1,0 +1,208 @@
+/** Every method as a program: balances close, what cooks know of each holds, extremes answer or refuse in words. */
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { SCALES } from '#core/doneness/scale'
+import { CONSTANTS } from '#core/heat/constants'
+import { KEEP_ENDS, run } from '#core/heat/program'
+import { KITCHEN } from '#core/kit/air'
+import { mixed } from '#core/kit/bath'
+import { cutById } from '#core/meat/cuts'
+import { isFlat, type Piece, type PieceCoat } from '#core/meat/piece'
+import { METHOD_KINDS, METHODS, type MethodKind, type SettingsOf } from './methods'
+import type { Method } from './method'
+import { endsAlike, type Setup } from './setup'
+import { USUAL_KIT, usualSettings } from './usual'
+import { waterAtStart } from './pot'
+import { InfeasibleError, planMethod, type Plan } from '#core/plan/plan'
+import { toleranceOf } from '#core/plan/compare'
+
+const STEAK: Piece = { cutId: 'strip', count: 1, thicknessMm: 38, weightG: 450, lengthMm: 160, widthMm: 90, startC: 5, surface: 'patted' }
+const LOG: Piece = { ...STEAK, cutId: 'fillet', form: 'roast', thicknessMm: 60, weightG: 550, lengthMm: 185, widthMm: 60 }
+const pieceFor = (kind: MethodKind): Piece => (kind === 'roast' || kind === 'in pastry' ? LOG : STEAK)
+
+function setupFor<K extends MethodKind>(kind: K, piece: Piece, settings: Partial<SettingsOf[K]> = {}, target = 54): Setup<SettingsOf[K]> {
+  const cut = cutById(piece.cutId)!
+  const usual = usualSettings(USUAL_KIT, target)[kind]
+  return { piece, cut, room: KITCHEN, constants: CONSTANTS, flat: isFlat(piece, cut), settings: { ...usual, ...settings } }
+}
+
+const methodOf = <K extends MethodKind>(kind: K): Method<SettingsOf[K]> => METHODS[kind] as unknown as Method<SettingsOf[K]>
+const planned = <K extends MethodKind>(kind: K, piece: Piece, settings: Partial<SettingsOf[K]> = {}, target = 54): Plan =>
+  planMethod(methodOf(kind), setupFor(kind, piece, settings, target), target)
+
+describe.each(METHOD_KINDS)('%s', kind => {
+  const piece = pieceFor(kind)
+  const setup = setupFor(kind, piece)
+  const method = methodOf(kind)
+  const subject = method.subject(setup, 'coarse')
+  const program = method.program(setup, method.guess(setup))
+  const { body } = run(subject, [...program.heating, program.rest(900)], KEEP_ENDS)
+  const before = run(subject, [], KEEP_ENDS).body
+
+  it('closes its balances to 0.1 %: energy against the heat that came in, water against what left', () => {
+    const { heatIn, latentOut, carriedOut, evaporated, dripped } = body.ledger
+    const stored = body.enthalpy - before.enthalpy
+    expect(Math.abs(stored - (heatIn - latentOut - carriedOut)) / Math.abs(heatIn)).toBeLessThan(1e-3)
+    expect(Math.abs(before.waterHeld - body.waterHeld - evaporated - dripped) / before.waterHeld).toBeLessThan(1e-3)
+  })
+
+  it('is solved backward: the least cooked point peaks at its goal', () => {
+    const plan = planned(kind, piece)
+    expect(Math.abs(plan.peak.core - method.goal(setup, 54))).toBeLessThan(0.15)
+    expect(plan.loss).toBeGreaterThan(0.01)
+    expect(plan.loss).toBeLessThan(0.35)
+    expect(plan.handsOn).toBeLessThanOrEqual(plan.carve.time + 240)
+    for (const [i, span] of plan.phases.entries()) expect(span.from).toBe(i === 0 ? 0 : plan.phases[i - 1].to)
+  })
+})
+
+describe('what cooks know of the methods', () => {
+  it('the gentler the finish, the evener the section; the pan is quickest, the bath slowest', () => {
+    const [pan, oven, bath] = [planned('pan sear', STEAK), planned('sear then oven', STEAK), planned('sear then bath', STEAK)]
+    expect(pan.section.evenness).toBeLessThan(oven.section.evenness)
+    expect(oven.section.evenness).toBeLessThan(bath.section.evenness)
+    expect(pan.carve.time).toBeLessThan(oven.carve.time)
+    expect(oven.carve.time).toBeLessThan(bath.carve.time)
+  })
+
+  it('a cold sear after the bath leaves less grey than a warm one', () => {
+    const grey = (coolS: number): number => planned('bath then sear', STEAK, { coolS }).section.greyMm[0]
+    expect(grey(600)).toBeLessThan(grey(0))
+  })
+
+  it('a hot oven is sooner, and stores more heat for the rest', () => {
+    const [slow, fast] = [120, 220].map(ovenC => planned('roast', LOG, { ovenC }))
+    expect(fast.free).toBeLessThan(slow.free)
+    expect(fast.peak.core - fast.pull.core).toBeGreaterThan(slow.peak.core - slow.pull.core)
+  })
+
+  it('left in its hot pan a steak is sooner done in the oven than on a rack, and greyer underneath', () => {
+    const [rack, floor] = (['rack', 'pan floor'] as const).map(standing => planned('sear then oven', STEAK, { standing }))
+    expect(floor.free).toBeLessThan(rack.free)
+    expect(floor.section.greyMm[0]).toBeGreaterThan(rack.section.greyMm[0])
+  })
+
+  it('a tall fillet is done sooner than a wide steak of its thickness', () => {
+    const tall: Piece = { ...STEAK, cutId: 'fillet', weightG: 130, lengthMm: 60, widthMm: 60 }
+    const wide: Piece = { ...tall, weightG: 900, lengthMm: 170, widthMm: 150 }
+    expect(planned('sear then oven', tall, { searS: 120 }).free).toBeLessThan(0.9 * planned('sear then oven', wide, { searS: 120 }).free)
+  })
+
+  it('a cap of fat or a bone keeps heat from its side', () => {
+    const bare = planned('sear then oven', STEAK)
+    for (const what of ['fat cap', 'bone'] as const) {
+      const coats: PieceCoat[] = [{ what, on: 'second', thicknessMm: 8 }]
+      expect(planned('sear then oven', { ...STEAK, coats }).free).toBeGreaterThan(bare.free)
+    }
+  })
+
+  it('four parts boiling and one part at 12 °C make 82; in a pot of metal a little less; without a lid it falls faster', () => {
+    expect(
+      mixed([
+        { litres: 4, celsius: 100 },
+        { litres: 1, celsius: 12 }
+      ])
+    ).toBeCloseTo(82.4, 1)
+    expect(waterAtStart(setupFor('pot', STEAK))).toBeGreaterThan(78)
+    const water = (lid: boolean): number => {
+      const setup = setupFor('pot', STEAK, { lid })
+      const { heating } = METHODS.pot.program(setup, 1800)
+      return run(METHODS.pot.subject(setup, 'coarse'), heating, KEEP_ENDS).history.plate.at(-1)!
+    }
+    expect(water(false)).toBeLessThan(water(true) - 3)
+  })
+
+  it('a top-up of boiling water brings the pot back up', () => {
+    const topped = planned('pot', STEAK, { topUps: [{ at: 600, litres: 0.5 }] })
+    expect(topped.free).toBeLessThan(planned('pot', STEAK).free)
+  })
+
+  it('long rested and warmed again in the pan: the crust hotter at carving, the centre no further', () => {
+    const rest = { kind: 'clock', seconds: 900 } as const
+    const [cold, warm] = [0, 30].map(rewarmS => planned('sear then oven', STEAK, { rest, rewarmS }))
+    const surface = (p: Plan): number => Math.max(...p.fields.find(f => f.time >= p.carve.time - 1)!.temperature)
+    expect(surface(warm)).toBeGreaterThan(surface(cold) + 20)
+    expect(Math.abs(warm.carve.core - cold.carve.core)).toBeLessThan(3)
+  })
+
+  it('thicker by three millimetres and cooked by the clock it stays behind, and the bath forgives most', () => {
+    const off = <K extends MethodKind>(kind: K): number => {
+      const setup = setupFor(kind, STEAK)
+      return toleranceOf(methodOf(kind), setup, planMethod(methodOf(kind), setup, 54), SCALES[0]).thickerK
+    }
+    expect(off('pan sear')).toBeLessThan(-2)
+    expect(off('sear then bath')).toBeGreaterThan(-1)
+  })
+})
+
+describe('refusals in words', () => {
+  const refusal = (work: () => unknown): string => {
+    try {
+      work()
+    } catch (error) {
+      if (error instanceof InfeasibleError) return error.message
+      throw error
+    }
+    return 'nothing was refused'
+  }
+
+  it.each([
+    ['too thin for an oven', () => planned('sear then oven', { ...STEAK, thicknessMm: 15, weightG: 180 }), /nothing left to do/],
+    ['a bath below the target', () => planned('bath then sear', STEAK, { bathC: 50 }), /never brings the core/],
+    ['a short hot bath that is not hot', () => planned('short hot bath', STEAK, { bathC: 55 }), /well above the target/],
+    ['a roast in a pan', () => planned('pan sear', LOG), /gentler heat/],
+    ['too much meat for the pot', () => planned('pot', { ...STEAK, count: 4 }), /at most/],
+    ['pastry round a steak', () => planned('in pastry', STEAK), /trimmed log/],
+    [
+      'a sear that alone overshoots',
+      () => planned('oven then sear', { ...STEAK, thicknessMm: 26, weightG: 310, startC: 25 }, { searS: 600 }),
+      /the rest of the program alone/
+    ]
+  ])('%s', (_, work, words) => {
+    expect(refusal(work)).toMatch(words)
+  })
+})
+
+describe('extremes answer with numbers or refuse, and never hang', () => {
+  it('any thickness from 3 to 200 mm, any start, any method', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...METHOD_KINDS),
+        fc.integer({ min: 3, max: 200 }),
+        fc.integer({ min: -1, max: 25 }),
+        fc.integer({ min: 45, max: 70 }),
+        (kind, thicknessMm, startC, target) => {
+          const form = kind === 'roast' || kind === 'in pastry' ? 'roast' : 'steak'
+          const across = form === 'roast' ? thicknessMm / 60 : 1
+          const base = form === 'roast' ? LOG : STEAK
+          const weightG = form === 'roast' ? base.weightG * across ** 2 : 14 * thicknessMm
+          const setup = setupFor(kind, { ...base, thicknessMm, startC, weightG, widthMm: thicknessMm }, {}, target)
+          const method = methodOf(kind)
+          const [low, high] = method.bounds(setup)
+          const free = Math.min(high, Math.max(low, method.guess(setup)))
+          const program = method.program(setup, free)
+          const { history, body } = run(method.subject(setup, 'coarse'), [...program.heating, program.rest(600)], {
+            ...KEEP_ENDS,
+            every: 60
+          })
+          expect([...history.core, ...body.temperature, ...body.water].every(Number.isFinite)).toBe(true)
+          expect(Math.min(...body.temperature)).toBeGreaterThan(-3)
+          expect(Math.max(...body.hottest)).toBeLessThan(310)
+          expect(Math.min(...body.water)).toBeGreaterThan(-1)
+          expect(endsAlike(setup.piece)).toBe(body.grid.mirrored)
+        }
+      ),
+      { numRuns: 40, seed: 7 }
+    )
+  })
+
+  it.each([40, 400])('a whole day of air at %d °C', celsius => {
+    const setup = setupFor('roast', LOG, { searS: 0, ovenC: celsius })
+    const program = methodOf('roast').program(setup, 24 * 3600)
+    const { body } = run(methodOf('roast').subject(setup, 'coarse'), program.heating, KEEP_ENDS)
+    for (const T of body.temperature) {
+      expect(T).toBeGreaterThan(25)
+      expect(T).toBeLessThanOrEqual(celsius + 0.5)
+    }
+  })
+})
