@@ -18,6 +18,7 @@ const FREE = [
   'ovenVapour',
   'lidConvection',
   'coalConvection',
+  'crustVapour',
   'juiceEscape',
   'barShare',
   'rollingShare',

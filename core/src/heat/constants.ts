@@ -39,6 +39,7 @@ export const CONSTANT_TABLE = {
   bathConductance: constant(200, 100, 300, 'W/(m²·K)', 'bag in stirred water; textbook range'),
   potConductance: constant(100, 50, 150, 'W/(m²·K)', 'bag in a still pot; textbook range'),
   fridgeConvection: constant(8, 5, 12, 'W/(m²·K)', 'chilled air, moved a little by a fan; textbook range'),
+  crustVapour: constant(2e-6, 2e-7, 8e-6, 'm²/s', 'vapour through a dry crust, a porous solid; fitted'),
   juiceEscape: constant(0.5, 0, 0.9, '1', 'part of the juice pressed out under a piece in a pan that runs out from beneath it; fitted'),
   clingingJuice: constant(0.08, 0.03, 0.15, 'kg/m²', 'juice a face holds before it drips; estimate')
 } as const satisfies Record<string, Constant>

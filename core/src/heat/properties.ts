@@ -75,6 +75,8 @@ export interface Material {
   readonly tightens: boolean
   /** Diffusivity of the water that it does not hold, m²/s: cool, and once tightened. */
   readonly supply: readonly [cool: number, hot: number]
+  /** Diffusivity of vapour through it once dry, m²/s. */
+  readonly vapourDiffusivity: number
 }
 
 /** kg/m³ by volume-weighted mixing. */
@@ -102,7 +104,8 @@ export function meatMaterial(raw: Composition, c: Constants): Material {
   return {
     ...mixture(wholeComposition(raw), c.fibreFactor, c.driedConductivity),
     tightens: true,
-    supply: [c.coolWaterDiffusivity, c.hotWaterDiffusivity]
+    supply: [c.coolWaterDiffusivity, c.hotWaterDiffusivity],
+    vapourDiffusivity: c.crustVapour
   }
 }
 
@@ -110,9 +113,13 @@ export function meatMaterial(raw: Composition, c: Constants): Material {
 const SLOW_SUPPLY = 2e-10
 
 /** Anything that dries and boils but does not press its water out: a fat cap, pastry, a paste of mushrooms. */
-export function coatMaterial(raw: Composition, driedConductivity: number, looseness = 1): Material {
-  return { ...mixture(wholeComposition(raw), looseness, driedConductivity), tightens: false, supply: [SLOW_SUPPLY, SLOW_SUPPLY] }
+export function coatMaterial(raw: Composition, driedConductivity: number, vapourDiffusivity: number, looseness = 1): Material {
+  const mix = mixture(wholeComposition(raw), looseness, driedConductivity)
+  return { ...mix, tightens: false, supply: [SLOW_SUPPLY, SLOW_SUPPLY], vapourDiffusivity }
 }
+
+/** m²/s: nothing to speak of passes. */
+const TIGHT = 1e-12
 
 /** A solid without water to lose, such as bone. W/(m·K), kg/m³, J/(kg·K). */
 export function drySolid(conductivity: number, density: number, specificHeat: number): Material {
@@ -123,12 +130,17 @@ export function drySolid(conductivity: number, density: number, specificHeat: nu
     driedConductivity: conductivity,
     rawWater: 0,
     tightens: false,
-    supply: [SLOW_SUPPLY, SLOW_SUPPLY]
+    supply: [SLOW_SUPPLY, SLOW_SUPPLY],
+    vapourDiffusivity: TIGHT
   }
 }
 
 /** @param factor conduction over that of the plain mixture: above 1 along fibres, below it where air is folded in */
-function mixture(mix: WholeComposition, factor: number, driedConductivity: number): Omit<Material, 'tightens' | 'supply'> {
+function mixture(
+  mix: WholeComposition,
+  factor: number,
+  driedConductivity: number
+): Omit<Material, 'tightens' | 'supply' | 'vapourDiffusivity'> {
   const density = densityOf(mix, RAW_CELSIUS)
   const combine = (weight: (c: Component) => number, table: Record<Component, Quadratic>, of: readonly Component[]): Quadratic =>
     [0, 1, 2].map(power => of.reduce((sum, c) => sum + weight(c) * table[c][power], 0)) as unknown as Quadratic

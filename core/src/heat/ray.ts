@@ -19,7 +19,7 @@ import { Moisture } from './moisture'
 import { at, integral, WATER_HEAT, type Material } from './properties'
 import type { OuterCell, Surface } from './surface'
 import { solveTridiagonal } from './tridiagonal'
-import { BOILING_LATENT_HEAT, FREE_WATER_GONE } from './vapour'
+import { BOILING_LATENT_HEAT, FREE_WATER_GONE, latentHeat, SATURATED, SATURATED_SLOPE, waterActivity } from './vapour'
 
 /** The heat solve did not settle: a fault of the program, never of the cook. */
 class ConvergenceError extends Error {
@@ -54,11 +54,26 @@ interface Flow {
   film: number
   cell: number
   lump: number
+  /** From beneath a dry crust. */
+  beneath: number
 }
-const newFlow = (): Flow => ({ heat: 0, latent: 0, film: 0, cell: 0, lump: 0 })
+const newFlow = (): Flow => ({ heat: 0, latent: 0, film: 0, cell: 0, lump: 0, beneath: 0 })
 function clear(flow: Flow): void {
-  flow.heat = flow.latent = flow.film = flow.cell = flow.lump = 0
+  flow.heat = flow.latent = flow.film = flow.cell = flow.lump = flow.beneath = 0
 }
+
+/** Vapour that leaves a wet cell through the dry ones outside it: straight in that cell's temperature over a step. */
+interface Beneath {
+  cell: number
+  /** m² (m²/m) of the edge it leaves by. */
+  area: number
+  /** kg/m² each second at the start of the step, and more for each kelvin. */
+  rate: number
+  slope: number
+  /** J/kg */
+  latent: number
+}
+const newBeneath = (): Beneath => ({ cell: -1, area: 0, rate: 0, slope: 0, latent: 0 })
 
 export const GAMMA = 1 - Math.SQRT1_2
 /** Weight in the second stage of the enthalpy gained in the first. */
@@ -75,6 +90,8 @@ const ALLOWED_SHARE = 0.01
 const FLAT = 1e-8
 /** Newton steps taken whole before they are halved. */
 const PATIENCE = 12
+/** Share of the raw water below which a cell counts as crust. */
+const DRY_SHARE = 0.12
 /** kg/m³ that may be missing for the length of a step. */
 const SPARE_WATER = 0.5
 /** K around boiling over which a cell's temperature moves from its middle to its boiling front, and back. */
@@ -124,6 +141,7 @@ export class Ray {
   private readonly right: Float64Array
   private readonly outer: readonly [OuterCell, OuterCell]
   private readonly crossed: readonly [Flow, Flow] = [newFlow(), newFlow()]
+  private readonly beneath: readonly [Beneath, Beneath] = [newBeneath(), newBeneath()]
   /** The materials' figures, `FIGURES` apiece: heat of the solids, wet conductivity, dried conductivity, raw water. */
   private readonly table: Float64Array
   private readonly curves: readonly BoilingCurve[]
@@ -251,6 +269,8 @@ export class Ray {
     this.moisture.prepare(dt, middle, water, material, this.opens(first, second))
     this.offer(0, first.face, 0, 0, dt)
     this.offer(1, second.face, n - 1, n, dt)
+    this.lookBeneath(0, first.face, dt)
+    this.lookBeneath(1, second.face, dt)
   }
 
   private opens(first: End, second: End): readonly [boolean, boolean] {
@@ -314,6 +334,43 @@ export class Ray {
     // At boiling the cell gives its water up by boiling; it must not be promised twice.
     const boils = middle[cell] > this.boiling - 2 || this.temperature[cell] > this.boiling - 2
     own.mostDrawn = boils ? 0 : Math.max(0, Math.min(own.share / own.sharePerDrawn, (0.5 * moisture.within[side]) / (area * dt)))
+  }
+
+  /**
+   * Under a dry crust the first wet cell still loses vapour through it, the more slowly the
+   * thicker the crust. A crust that has just left the pan cools by this, and so does a
+   * pastry wrap.
+   */
+  private lookBeneath(side: 0 | 1, face: Face, dt: number): void {
+    const { axis, materials, material, share, start, boiling } = this
+    const found = this.beneath[side]
+    found.cell = -1
+    const air = face.kind === 'air' ? face : face.kind === 'partly' ? face.open : null
+    const n = axis.cells
+    if (air === null || axis.area[side === 0 ? 0 : n] === 0 || share[side === 0 ? 0 : n - 1] > DRY_SHARE) return
+    const inward = side === 0 ? 1 : -1
+    let resistance = 1007 / air.convection
+    let cell = side === 0 ? 0 : n - 1
+    while (cell >= 0 && cell < n && share[cell] <= DRY_SHARE) {
+      resistance += (axis.edge[cell + 1] - axis.edge[cell]) / materials[material[cell]].vapourDiffusivity
+      cell += inward
+    }
+    if (cell < 0 || cell >= n || start[cell] >= boiling || materials[material[cell]].rawWater === 0) return
+    const T = start[cell]
+    const open = face.kind === 'partly' ? 1 - face.share : 1
+    const activity = waterActivity(share[cell])
+    const rate = (open * (SATURATED.at(T) * activity - air.vapour)) / resistance
+    if (rate <= 0) return
+    found.cell = cell
+    found.area = axis.area[side === 0 ? cell : cell + 1]
+    const most = (0.3 * this.water[cell] * axis.volume[cell]) / (found.area * dt)
+    found.rate = Math.min(rate, most)
+    found.slope = rate < most ? (open * SATURATED_SLOPE.at(T) * activity) / resistance : 0
+    found.latent = latentHeat(T)
+  }
+
+  private rateBeneath({ cell, rate, slope }: Beneath): number {
+    return rate + slope * (this.temperature[cell] - this.start[cell])
   }
 
   /**
@@ -397,6 +454,13 @@ export class Ray {
     }
     right[last] = volume[last] * (already[last] - gained[last]) + fromBelow + dt * area[n] * second.into
     diagonal[last] = volume[last] + (below - dt * area[n] * second.intoSlope) * s
+    for (let side = 0; side < 2; side++) {
+      const found = this.beneath[side]
+      if (found.cell < 0) continue
+      const cooling = dt * found.area * found.latent
+      right[found.cell] -= cooling * this.rateBeneath(found)
+      diagonal[found.cell] += cooling * found.slope * slope[found.cell]
+    }
   }
 
   private meet(end: End, outer: OuterCell, cell: number, dt: number, lumpC: number): void {
@@ -430,11 +494,14 @@ export class Ray {
 
   /** Adds what crosses the ends at the end of a stage, for as long as the stage counts. */
   private note(seconds: number, first: Surface, second: Surface): void {
-    this.noteEnd(this.crossed[0], seconds, first)
-    this.noteEnd(this.crossed[1], seconds, second)
+    this.noteEnd(0, seconds, first)
+    this.noteEnd(1, seconds, second)
   }
 
-  private noteEnd(flow: Flow, seconds: number, surface: Surface): void {
+  private noteEnd(side: 0 | 1, seconds: number, surface: Surface): void {
+    const flow = this.crossed[side]
+    const found = this.beneath[side]
+    if (found.cell >= 0) flow.beneath += seconds * this.rateBeneath(found)
     flow.heat += seconds * surface.heat
     flow.latent += seconds * surface.latent
     flow.film += seconds * surface.fromFilm
@@ -472,6 +539,20 @@ export class Ray {
       }
       temperature[i] = T + over * this.inverse[i]
     }
+    this.dryBeneath(0)
+    this.dryBeneath(1)
+  }
+
+  /** Takes from the wet cell what left it through the crust. */
+  private dryBeneath(side: 0 | 1): void {
+    const { cell, area, latent } = this.beneath[side]
+    if (cell < 0) return
+    const { axis, water, temperature, crossing } = this
+    const mass = area * this.crossed[side].beneath
+    water[cell] -= mass / axis.volume[cell]
+    crossing.evaporated += mass
+    crossing.latentOut += mass * latent
+    crossing.carriedOut += mass * integral(WATER_HEAT, temperature[cell])
   }
 
   /** Enthalpy of a cell above 0 °C, J/m³; `m` is where its material's figures begin. */

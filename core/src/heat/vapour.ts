@@ -29,7 +29,7 @@ export function saturatedVapour(celsius: number): number {
 /**
  * kg/m³ per K. Differentiates `saturatedVapour` in closed form, given its value.
  */
-export function saturatedVapourSlope(celsius: number, density: number): number {
+function saturatedVapourSlope(celsius: number, density: number): number {
   const d = 257.14 + celsius
   const exponentSlope = -celsius / (234.5 * d) + (18.678 - celsius / 234.5) * (257.14 / (d * d))
   return density * (exponentSlope - 1 / (celsius + 273.15))

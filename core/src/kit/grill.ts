@@ -12,7 +12,6 @@ export interface Grill {
 }
 
 export const GRILLS: readonly Grill[] = [{ id: 'kettle', name: 'Kettle grill on deck', lid: true }]
-export const grillById = (id: string): Grill | undefined => GRILLS.find(g => g.id === id)
 
 /** °C at the grate, as judged by hand or by a thermometer there; common practice, no source. */
 export const GRATE_LIMITS_C = [120, 400] as const

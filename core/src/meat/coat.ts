@@ -12,13 +12,16 @@ const PASTE: Composition = { water: 0.78, protein: 0.06, fat: 0.04, ash: 0.02, c
 /** Raw puff pastry; typical, from memory. */
 const PASTRY: Composition = { water: 0.28, protein: 0.05, fat: 0.28, ash: 0.01, carbohydrate: 0.38 }
 
+/** Vapour through baked pastry and dried paste, mostly air: a third of that through still air, m²/s; estimate. */
+const OPEN_CRUMB = 8e-6
+
 /** Layers of dough and steam conduct less than the dough itself; estimate. */
 const PUFFED = 0.6
 
 const MATERIALS: Record<CoatKind, Material> = {
-  'fat cap': coatMaterial(FAT, 0.15),
-  'mushroom paste': coatMaterial(PASTE, 0.15),
-  pastry: coatMaterial(PASTRY, 0.1, PUFFED),
+  'fat cap': coatMaterial(FAT, 0.15, 1e-7),
+  'mushroom paste': coatMaterial(PASTE, 0.15, OPEN_CRUMB),
+  pastry: coatMaterial(PASTRY, 0.1, OPEN_CRUMB, PUFFED),
   // Compact bone, W/(m·K), kg/m³, J/(kg·K); typical, from memory.
   bone: drySolid(0.4, 1700, 1500)
 }

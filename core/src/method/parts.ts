@@ -84,7 +84,7 @@ export function searStages(setup: Setup<Searing>, fresh: readonly LumpChange[] =
 }
 
 /** What the piece rests in and on. */
-export function restFaces({ piece, room, constants, settings }: Setup<Resting>): Faces {
+function restFaces({ piece, room, constants, settings }: Setup<Resting>): Faces {
   if (settings.cover === 'fridge') return allOver(inFridge(constants))
   const over = settings.cover === 'bare' ? openAir(room, constants) : underFoil(room, constants)
   return piece.form === 'roast' ? allOver(over) : { first: onBoard(room, constants), second: over, side: over }

@@ -28,7 +28,7 @@ export interface InPot extends Searing, Resting {
 }
 
 /** After the pan. */
-export const POT = 1
+const POT = 1
 
 /** Poured together in the pot, °C; the pot's own metal starts as warm as the room. */
 export function waterAtStart({ settings, room }: Setup<InPot>): number {

@@ -17,7 +17,7 @@ export interface Wrapped extends Searing, Resting {
 }
 
 /** Pastry at 200–220 °C, s (common practice, no source). */
-export const PASTRY_TIME_S = [25 * 60, 35 * 60] as const
+const PASTRY_TIME_S = [25 * 60, 35 * 60] as const
 
 export const wrapped: Method<Wrapped> = {
   kind: 'in pastry',

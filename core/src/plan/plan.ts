@@ -84,7 +84,7 @@ export function planMethod<S extends Resting>(method: Method<S>, setup: Setup<S>
 }
 
 /** The solve alone, whether it meets the target or not. */
-export function solveMethod<S extends Resting>(method: Method<S>, setup: Setup<S>, target: number): Solved {
+function solveMethod<S extends Resting>(method: Method<S>, setup: Setup<S>, target: number): Solved {
   const [low, high] = method.bounds(setup)
   return solveFree({
     fine: method.subject(setup, 'fine'),
@@ -161,7 +161,7 @@ function rewarmed<S extends Resting>(method: Method<S>, setup: Setup<S>, program
   return run(method.subject(setup, 'fine'), stages, { ...KEEP_ENDS, every, fieldEvery: 3 * every })
 }
 
-export const fieldAt = (fields: readonly Field[], time: number): Field =>
+const fieldAt = (fields: readonly Field[], time: number): Field =>
   fields.reduce((found, f) => (Math.abs(f.time - time) < Math.abs(found.time - time) ? f : found), fields[0])
 
 /** Stages that follow one another under one name of phase count as one span. */

@@ -8,13 +8,13 @@ import { KITCHEN } from '#core/kit/air'
 import { mixed } from '#core/kit/bath'
 import { cutById } from '#core/meat/cuts'
 import { isFlat, type Piece, type PieceCoat } from '#core/meat/piece'
-import { METHOD_KINDS, METHODS, type MethodKind, type SettingsOf } from './methods'
-import type { Method } from './method'
-import { endsAlike, type Setup } from './setup'
-import { USUAL_KIT, usualSettings } from './usual'
-import { waterAtStart } from './pot'
-import { InfeasibleError, planMethod, type Plan } from '#core/plan/plan'
-import { toleranceOf } from '#core/plan/compare'
+import { METHOD_KINDS, METHODS, type MethodKind, type SettingsOf } from '#core/method/methods'
+import type { Method } from '#core/method/method'
+import { endsAlike, type Setup } from '#core/method/setup'
+import { USUAL_KIT, usualSettings } from '#core/method/usual'
+import { waterAtStart } from '#core/method/pot'
+import { InfeasibleError, planMethod, type Plan } from './plan'
+import { toleranceOf } from './compare'
 
 const STEAK: Piece = { cutId: 'strip', count: 1, thicknessMm: 38, weightG: 450, lengthMm: 160, widthMm: 90, startC: 5, surface: 'patted' }
 const LOG: Piece = { ...STEAK, cutId: 'fillet', form: 'roast', thicknessMm: 60, weightG: 550, lengthMm: 185, widthMm: 60 }
@@ -89,10 +89,10 @@ describe('what cooks know of the methods', () => {
   })
 
   it('a cap of fat or a bone keeps heat from its side', () => {
-    const bare = planned('sear then oven', STEAK)
+    const bare = planned('pan sear', STEAK)
     for (const what of ['fat cap', 'bone'] as const) {
       const coats: PieceCoat[] = [{ what, on: 'second', thicknessMm: 8 }]
-      expect(planned('sear then oven', { ...STEAK, coats }).free).toBeGreaterThan(bare.free)
+      expect(planned('pan sear', { ...STEAK, coats }).free).toBeGreaterThan(bare.free)
     }
   })
 

