@@ -22,7 +22,7 @@ export interface Case {
    */
   readonly figure: (ease: number, constants: Constants) => number
   /** What the middle of the ranges is, for the table. */
-  readonly middle: string
+  readonly middleIs: string
 }
 
 export interface Verdict {

@@ -42,7 +42,7 @@ function roasted(
     use,
     unit: '°C',
     seen,
-    middle: `${Math.round((across[0] + across[1]) / 2)} mm, ${Math.round((time[0] + time[1]) / 2)} min`,
+    middleIs: `${Math.round((across[0] + across[1]) / 2)} mm, ${Math.round((time[0] + time[1]) / 2)} min`,
     figure: (ease, c) => {
       const piece = log(between(across[1], across[0], ease), between(weight[1], weight[0], ease), { cutId })
       const cooked = cook('roast', piece, { searS: 0, ovenC, cover: 'bare' }, minutes(between(time[0], time[1], ease)), c)
@@ -59,7 +59,7 @@ const skillet = (use: Use, mm: number, time: readonly [number, number], cutId = 
   use,
   unit: '°C',
   seen: [63, 71],
-  middle: `${(time[0] + time[1]) / 2} min`,
+  middleIs: `${(time[0] + time[1]) / 2} min`,
   figure: (ease, c) =>
     cook('pan sear', steak(mm, { cutId, ...face }), { panC: 175 }, minutes(between(time[0], time[1], ease)), c).run.peak.core
 })
@@ -72,7 +72,7 @@ const grilled = (use: Use, mm: number, time: readonly [number, number], cutId: s
   use,
   unit: '°C',
   seen: [63, 71],
-  middle: `${(time[0] + time[1]) / 2} min`,
+  middleIs: `${(time[0] + time[1]) / 2} min`,
   figure: (ease, c) =>
     cook(
       'grill',
@@ -91,7 +91,7 @@ const baldwin = (use: Use, mm: number, table: number, shape: 'slab' | 'cylinder'
   use,
   unit: 'min',
   seen: [0.65 * table, table],
-  middle: `${mm} mm`,
+  middleIs: `${mm} mm`,
   figure: (_, c) => {
     const bath: Face = { kind: 'fixed', at: 55, conductance: c.bathConductance }
     const grid = shape === 'slab' ? slabGrid(mm / 1000) : cylinderGrid(mm / 2000)
@@ -155,7 +155,7 @@ export const CASES: readonly Case[] = [
     use: 'fitted',
     unit: '°C',
     seen: [67, 73],
-    middle: '21.6 mm',
+    middleIs: '21.6 mm',
     figure: (_, c) => beltGrill(c).peak.core
   },
   {
@@ -165,7 +165,7 @@ export const CASES: readonly Case[] = [
     use: 'held out',
     unit: '%',
     seen: [18, 28],
-    middle: '21.6 mm',
+    middleIs: '21.6 mm',
     figure: (_, c) => 100 * beltGrill(c).loss
   },
   ...([10, 20, 30, 40] as const).map((mm, i) => baldwin('held out', mm, [19, 50, 90, 150][i])),
@@ -253,7 +253,7 @@ export const CASES: readonly Case[] = [
     use: 'held out',
     unit: '°C',
     seen: [55, 59],
-    middle: '45 mm disc, 35 min',
+    middleIs: '45 mm disc, 35 min',
     figure: (ease, c) => {
       const piece = steak(between(50, 40, ease), { cutId: 'tri-tip', weightG: 800 })
       const cooked = cook('roast', piece, { searS: 0, ovenC: 218, cover: 'bare' }, minutes(between(30, 40, ease)), c)
@@ -267,7 +267,7 @@ export const CASES: readonly Case[] = [
     use: 'held out',
     unit: 'K',
     seen: [4, 8],
-    middle: '113 mm',
+    middleIs: '113 mm',
     figure: (ease, c) => {
       const piece = log(between(122, 105, ease), 2250, { cutId: 'ribeye' })
       const settings = { searS: 0, ovenC: 177, cover: 'loose foil' } as const
@@ -298,7 +298,7 @@ export const CASES: readonly Case[] = [
     use: 'fitted',
     unit: '°C',
     seen: [50, 54],
-    middle: '34 mm, 11 min',
+    middleIs: '34 mm, 11 min',
     figure: (ease, c) => {
       const piece = steak(between(38, 30, ease), { weightG: 450, startC: 10 })
       // In the pan's last seconds and the first minute off it a probe reads the same to a degree or two.
@@ -313,7 +313,7 @@ export const CASES: readonly Case[] = [
     use: 'fitted',
     unit: '°C',
     seen: [47.5, 49.5],
-    middle: '43 mm, 7½ min',
+    middleIs: '43 mm, 7½ min',
     figure: (ease, c) => {
       const cooked = ribSteak(ease, c)
       return cooked.coreAt(cooked.off)
@@ -326,7 +326,7 @@ export const CASES: readonly Case[] = [
     use: 'held out',
     unit: 'K',
     seen: [3, 6],
-    middle: '43 mm',
+    middleIs: '43 mm',
     figure: (ease, c) => {
       const cooked = ribSteak(ease, c)
       return cooked.coreAt(cooked.off + 300) - cooked.coreAt(cooked.off)
@@ -339,7 +339,7 @@ export const CASES: readonly Case[] = [
     use: 'held out',
     unit: '°C',
     seen: [43, 47],
-    middle: '48 mm, 13½ min',
+    middleIs: '48 mm, 13½ min',
     figure: (ease, c) => {
       const cooked = bigRib(ease, between(12, 15, ease), c)
       return cooked.coreAt(cooked.off)
@@ -352,7 +352,7 @@ export const CASES: readonly Case[] = [
     use: 'fitted',
     unit: '°C',
     seen: [54.5, 56.5],
-    middle: '48 mm, 23½ min',
+    middleIs: '48 mm, 23½ min',
     figure: (ease, c) => {
       const cooked = bigRib(ease, between(22, 25, ease), c)
       return cooked.coreAt(cooked.off)
@@ -365,7 +365,7 @@ export const CASES: readonly Case[] = [
     use: 'fitted',
     unit: '°C',
     seen: [51, 53],
-    middle: '61 mm, 28½ min',
+    middleIs: '61 mm, 28½ min',
     figure: (ease, c) => {
       const cooked = tenderloin(ease, c, between(25, 32, ease))
       return cooked.coreAt(cooked.off)
@@ -378,7 +378,7 @@ export const CASES: readonly Case[] = [
     use: 'held out',
     unit: 'K',
     seen: [3, 8],
-    middle: '61 mm',
+    middleIs: '61 mm',
     figure: (ease, c) => {
       const long = tenderloin(ease, c, 60)
       return riseFrom(
@@ -395,7 +395,7 @@ export const CASES: readonly Case[] = [
     use: 'fitted',
     unit: 'K',
     seen: [4, 9],
-    middle: '75 mm, 1.6 kg',
+    middleIs: '75 mm, 1.6 kg',
     figure: (ease, c) => {
       const piece = log(between(80, 70, ease), 1600)
       const long = cook('roast', piece, TENDERLOIN, minutes(90), c)
@@ -413,7 +413,7 @@ export const CASES: readonly Case[] = [
     use: 'held out',
     unit: 'K',
     seen: [1.7, 5],
-    middle: '60 mm, 600 g',
+    middleIs: '60 mm, 600 g',
     figure: (ease, c) => {
       const piece = log(between(64, 56, ease), 600, { startC: 10 })
       const settings = { ovenC: 210, pasteMm: 4, pastryMm: 3 }
@@ -432,7 +432,7 @@ export const CASES: readonly Case[] = [
     use: 'held out',
     unit: '°C',
     seen: [52, 57],
-    middle: '20 mm, 4½ min',
+    middleIs: '20 mm, 4½ min',
     figure: (ease, c) => {
       const piece = steak(between(22, 18, ease), { cutId: 'hanger', weightG: 250, startC: 10 })
       return cook('pan sear', piece, { panC: 200, turning: 'every 30 s' }, minutes(between(3, 6, ease)), c).run.peak.core
@@ -445,7 +445,7 @@ export const CASES: readonly Case[] = [
     use: 'fitted',
     unit: '°C',
     seen: [48, 57],
-    middle: '5 min',
+    middleIs: '5 min',
     figure: (ease, c) =>
       cook('pan sear', steak(25, { startC: 12 }), { panC: 250, turning: 'once' }, minutes(between(4, 6, ease)), c).run.peak.core
   },
@@ -456,7 +456,7 @@ export const CASES: readonly Case[] = [
     use: 'held out',
     unit: '°C',
     seen: [52, 57],
-    middle: '36 mm, 7 min',
+    middleIs: '36 mm, 7 min',
     figure: (ease, c) =>
       cook(
         'grill',
@@ -473,7 +473,7 @@ export const CASES: readonly Case[] = [
     use: 'fitted',
     unit: '°C',
     seen: [52, 58],
-    middle: '32 mm',
+    middleIs: '32 mm',
     figure: (ease, c) =>
       cook(
         'sear then oven',
@@ -490,7 +490,7 @@ export const CASES: readonly Case[] = [
     use: 'held out',
     unit: '°C',
     seen: [57, 63],
-    middle: '32 mm',
+    middleIs: '32 mm',
     figure: (ease, c) =>
       cook(
         'sear then oven',
@@ -507,7 +507,7 @@ export const CASES: readonly Case[] = [
     use: 'held out',
     unit: '°C',
     seen: [54, 58],
-    middle: '32 mm',
+    middleIs: '32 mm',
     figure: (ease, c) =>
       cook('bath then sear', steak(between(35, 30, ease), { cutId: 'rump-cap' }), { bathC: 57, fatEdgeS: 60 }, minutes(60), c).run.peak.core
   },
@@ -518,7 +518,7 @@ export const CASES: readonly Case[] = [
     use: 'fitted',
     unit: '°C',
     seen: [68, 73],
-    middle: '30 min',
+    middleIs: '30 min',
     figure: (_, c) => {
       const { run: outcome, off } = cook('pot', steak(40, { weightG: 400 }), {}, minutes(30), c)
       const at = outcome.history.time.findIndex(t => t >= off)
@@ -532,7 +532,7 @@ export const CASES: readonly Case[] = [
     use: 'held out',
     unit: '°C',
     seen: [50, 62],
-    middle: '40 mm',
+    middleIs: '40 mm',
     figure: (ease, c) =>
       cook('pot', steak(between(46, 34, ease), { weightG: 400, startC: 8 }), { cover: 'fridge' }, minutes(30), c).run.peak.core
   }
