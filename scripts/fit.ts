@@ -34,7 +34,9 @@ const FITTED = CASES.filter(c => c.use === 'fitted')
 const scaleOf = (c: Case): number => ({ '°C': 3, K: 2, min: 0.07 * c.seen[1], '%': 3 })[c.unit]
 const PULL = 0.15
 /** A laboratory that states its temperatures and sizes counts for more than a size by eye. */
-const weightOf = (c: Case): number => (c.source.includes('J. Animal Science') ? 4 : 1)
+const weightOf = (c: Case): number => (c.source.includes('J. Animal Science') ? 2 : 1)
+/** For each case that no size in its range can meet. */
+const OUTSIDE = 0.5
 /** A wild case must not rule the others. */
 const MOST = 4
 
@@ -45,6 +47,7 @@ function cost(constants: Constants): number {
   for (const c of FITTED) {
     const v = judge(c, constants)
     const nearest = v.inside ? 0 : outsideBy(v.most < c.seen[0] ? v.most : v.least, c.seen)
+    if (!v.inside) sum += OUTSIDE
     sum += weightOf(c) * (0.5 * clipped(v.error / scaleOf(c)) ** 2 + 2 * clipped(nearest / scaleOf(c)) ** 2)
   }
   for (const name of FREE) {

@@ -14,7 +14,8 @@ import type { Grid } from './grid'
 import { Heart } from './heart'
 import type { Burner, LumpState } from './lump'
 import { integral, WATER_HEAT, type Material } from './properties'
-import { GAMMA, Ray, type End } from './ray'
+import type { End } from './crossing'
+import { GAMMA, Ray } from './ray'
 import { Surface } from './surface'
 
 export interface BodyStart {

@@ -13,67 +13,22 @@
  */
 import { BoilingCurve } from './boilingCurve'
 import type { Constants } from './constants'
+import { Flow, newCrossing, type End } from './crossing'
+import { CrustVapour } from './crustVapour'
 import { holdsJuice, type Face } from './faces'
+import { conduct } from './front'
 import type { Axis } from './grid'
 import { Moisture } from './moisture'
 import { at, integral, WATER_HEAT, type Material } from './properties'
+import { Substances } from './substances'
 import type { OuterCell, Surface } from './surface'
 import { solveTridiagonal } from './tridiagonal'
-import { BOILING_LATENT_HEAT, FREE_WATER_GONE, latentHeat, SATURATED, SATURATED_SLOPE, waterActivity } from './vapour'
+import { BOILING_LATENT_HEAT } from './vapour'
 
 /** The heat solve did not settle: a fault of the program, never of the cook. */
 class ConvergenceError extends Error {
   override readonly name = 'ConvergenceError'
 }
-
-/** One end of a ray during a step. */
-export interface End {
-  surface: Surface
-  face: Face
-  /** The lump that the face touches, at the end of either stage, °C. */
-  lumpAtFirst: number
-  lumpAtSecond: number
-}
-
-/** What left a ray in the last step or crossed its ends: J and kg per m² of slab or m of cylinder. */
-export interface Crossing {
-  heatIn: number
-  latentOut: number
-  carriedOut: number
-  evaporated: number
-  dripped: number
-  /** Part of `heatIn` that the lumps gave at either end, J, and its slope, W/K. */
-  readonly fromLump: [number, number]
-  readonly lumpSlope: [number, number]
-}
-
-/** What crossed one end in a step: J/m² and kg/m². */
-interface Flow {
-  heat: number
-  latent: number
-  film: number
-  cell: number
-  lump: number
-  /** From beneath a dry crust. */
-  beneath: number
-}
-const newFlow = (): Flow => ({ heat: 0, latent: 0, film: 0, cell: 0, lump: 0, beneath: 0 })
-function clear(flow: Flow): void {
-  flow.heat = flow.latent = flow.film = flow.cell = flow.lump = flow.beneath = 0
-}
-
-/** Vapour that leaves a wet cell through the dry ones outside it: straight in that cell's temperature over a step. */
-interface Beneath {
-  cell: number
-  /** m² (m²/m) of the edge it leaves by. */
-  area: number
-  /** kg/m² each second at the start of the step, and more for each kelvin. */
-  rate: number
-  slope: number
-  /** J/kg */
-  latent: number
-}
-const newBeneath = (): Beneath => ({ cell: -1, area: 0, rate: 0, slope: 0, latent: 0 })
 
 export const GAMMA = 1 - Math.SQRT1_2
 /** Weight in the second stage of the enthalpy gained in the first. */
@@ -90,20 +45,8 @@ const ALLOWED_SHARE = 0.01
 const FLAT = 1e-8
 /** Newton steps taken whole before they are halved. */
 const PATIENCE = 12
-/** Share of the raw water below which a cell counts as crust. */
-const DRY_SHARE = 0.12
 /** kg/m³ that may be missing for the length of a step. */
 const SPARE_WATER = 0.5
-/** K around boiling over which a cell's temperature moves from its middle to its boiling front, and back. */
-const NEARING_FRONT = 8
-const LEAVING_FRONT = 20
-const FIGURES = 8
-const DRIED = 6
-const RAW_WATER = 7
-const [WATER_0, WATER_1, WATER_2] = WATER_HEAT
-/** m²·K/W: the front can pass from cell to cell without a gap, but a matrix wants a number. */
-const LEAST_RESISTANCE = 1e-7
-
 export class Ray {
   // The state of the ray under way, filled and read by the body.
   readonly temperature: Float64Array
@@ -114,15 +57,7 @@ export class Ray {
   readonly wetting: Float64Array
   /** Enthalpy each cell gained a second when this ray was last stepped: where Newton starts. */
   readonly rate: Float64Array
-  readonly crossing: Crossing = {
-    heatIn: 0,
-    latentOut: 0,
-    carriedOut: 0,
-    evaporated: 0,
-    dripped: 0,
-    fromLump: [0, 0],
-    lumpSlope: [0, 0]
-  }
+  readonly crossing = newCrossing()
 
   // Scratch, one entry a cell (an edge for the conductances), reused by every step.
   private readonly middle: Float64Array
@@ -140,10 +75,9 @@ export class Ray {
   private readonly upper: Float64Array
   private readonly right: Float64Array
   private readonly outer: readonly [OuterCell, OuterCell]
-  private readonly crossed: readonly [Flow, Flow] = [newFlow(), newFlow()]
-  private readonly beneath: readonly [Beneath, Beneath] = [newBeneath(), newBeneath()]
-  /** The materials' figures, `FIGURES` apiece: heat of the solids, wet conductivity, dried conductivity, raw water. */
-  private readonly table: Float64Array
+  private readonly crossed: readonly [Flow, Flow] = [new Flow(), new Flow()]
+  private readonly beneath: readonly [CrustVapour, CrustVapour]
+  private readonly substances: Substances
   private readonly curves: readonly BoilingCurve[]
   private readonly moisture: Moisture
 
@@ -175,7 +109,8 @@ export class Ray {
     this.right = scratch()
     const outer = (): OuterCell => ({ temperature: 0, conductance: 0, wet: false, share: 0, sharePerDrawn: 0, mostDrawn: 0, juice: 0 })
     this.outer = [outer(), outer()]
-    this.table = Float64Array.from(materials.flatMap(m => [...m.solidsHeat, ...m.wetConductivity, m.driedConductivity, m.rawWater]))
+    this.substances = new Substances(materials)
+    this.beneath = [new CrustVapour(0, axis, this.substances, boiling), new CrustVapour(1, axis, this.substances, boiling)]
     this.curves = materials.map(m => new BoilingCurve(boiling, m.rawWater))
     this.moisture = new Moisture(axis, materials)
   }
@@ -203,7 +138,7 @@ export class Ray {
     const film1 = second.surface.film
     this.refresh(dt, first, second)
     already.fill(0)
-    for (let side = 0; side < 2; side++) clear(this.crossed[side])
+    for (let side = 0; side < 2; side++) this.crossed[side].clear()
 
     let settled = this.solveHeat(GAMMA * dt, dt, first, first.lumpAtFirst, second, second.lumpAtFirst)
     if (settled) {
@@ -247,75 +182,36 @@ export class Ray {
   /** Heat capacities and conductances expected half-way through the step, and what the faces will find. */
   private refresh(dt: number, first: End, second: End): void {
     const { axis, temperature, water, material, warming, wetting, rate } = this
-    const { middle, capacity, inverse, start, gained, share, table } = this
+    const { middle, capacity, inverse, start, gained, share, substances } = this
     const n = axis.cells
     const half = 0.5 * dt
     for (let i = 0; i < n; i++) {
-      const m = material[i] * FIGURES
-      const rawWater = table[m + RAW_WATER]
+      const row = substances.row(material[i])
+      const rawWater = substances.rawWater(row)
       const T = temperature[i]
       const M = T + half * warming[i]
       const w = water[i]
       middle[i] = M
-      const c = table[m] + w * WATER_0 + M * (table[m + 1] + w * WATER_1 + M * (table[m + 2] + w * WATER_2))
+      const c = substances.capacity(row, M, w)
       capacity[i] = c
       inverse[i] = 1 / c
       share[i] = rawWater > 0 ? Math.min(1, Math.max(0, w + half * wetting[i]) / rawWater) : 1
       start[i] = T
       gained[i] = rate[i] * dt
     }
-    this.conduct()
+    conduct(axis, substances, material, this.boiling, middle, share, this.conductance)
     for (let i = 0; i < n; i++) this.warm(i)
     this.moisture.prepare(dt, middle, water, material, this.opens(first, second))
     this.offer(0, first.face, 0, 0, dt)
     this.offer(1, second.face, n - 1, n, dt)
-    this.lookBeneath(0, first.face, dt)
-    this.lookBeneath(1, second.face, dt)
+    this.beneath[0].look(dt, first.face, material, share, start, water)
+    this.beneath[1].look(dt, second.face, material, share, start, water)
   }
 
   private opens(first: End, second: End): readonly [boolean, boolean] {
     OPEN[0] = first.face.kind !== 'closed'
     OPEN[1] = second.face.kind !== 'closed'
     return OPEN
-  }
-
-  /**
-   * Conductances between the cells. A cell on the boiling curve is dry as far as its
-   * front and wet beyond; its temperature is that of the front, not of its middle. Without
-   * this the crust would grow in jumps of a cell and the answer hang on the grid.
-   */
-  private conduct(): void {
-    const { axis, table, middle, material, conductance, share, boiling } = this
-    const { centre, edge, area } = axis
-    const n = axis.cells
-    let before = 0
-    for (let i = 0; i < n; i++) {
-      const m = material[i] * FIGURES
-      const driedConductivity = table[m + DRIED]
-      const M = middle[i]
-      const wet = table[m + 3] + M * (table[m + 4] + M * table[m + 5])
-      const w = share[i]
-      let toLower = (centre[i] - edge[i]) / (driedConductivity + w * (wet - driedConductivity))
-      let toUpper = toLower
-      if (M > boiling - NEARING_FRONT && M < boiling + FREE_WATER_GONE.aboveBoiling + LEAVING_FRONT && table[m + RAW_WATER] > 0) {
-        const over = M - boiling
-        const leaving = over - FREE_WATER_GONE.aboveBoiling
-        const atFront = over < 0 ? 1 + over / NEARING_FRONT : leaving > 0 ? 1 - leaving / LEAVING_FRONT : 1
-        const below = i > 0 ? share[i - 1] : 0
-        const above = i < n - 1 ? share[i + 1] : 0
-        const wetter = Math.max(below, above, w)
-        const size = edge[i + 1] - edge[i]
-        const dried = wetter > FREE_WATER_GONE.share ? Math.min(1, Math.max(0, (wetter - w) / (wetter - FREE_WATER_GONE.share))) : 1
-        const dry = (dried * size) / driedConductivity
-        const moist = ((1 - dried) * size) / (driedConductivity + wetter * (wet - driedConductivity))
-        const dryIsBelow = below < above
-        toLower += atFront * ((dryIsBelow ? dry : moist) - toLower)
-        toUpper += atFront * ((dryIsBelow ? moist : dry) - toUpper)
-      }
-      conductance[i] = area[i] / Math.max(LEAST_RESISTANCE, before + toLower)
-      before = toUpper
-    }
-    conductance[n] = area[n] / Math.max(LEAST_RESISTANCE, before)
   }
 
   /** What the outermost cell offers its face for the whole step. */
@@ -334,43 +230,6 @@ export class Ray {
     // At boiling the cell gives its water up by boiling; it must not be promised twice.
     const boils = middle[cell] > this.boiling - 2 || this.temperature[cell] > this.boiling - 2
     own.mostDrawn = boils ? 0 : Math.max(0, Math.min(own.share / own.sharePerDrawn, (0.5 * moisture.within[side]) / (area * dt)))
-  }
-
-  /**
-   * Under a dry crust the first wet cell still loses vapour through it, the more slowly the
-   * thicker the crust. A crust that has just left the pan cools by this, and so does a
-   * pastry wrap.
-   */
-  private lookBeneath(side: 0 | 1, face: Face, dt: number): void {
-    const { axis, materials, material, share, start, boiling } = this
-    const found = this.beneath[side]
-    found.cell = -1
-    const air = face.kind === 'air' ? face : face.kind === 'partly' ? face.open : null
-    const n = axis.cells
-    if (air === null || axis.area[side === 0 ? 0 : n] === 0 || share[side === 0 ? 0 : n - 1] > DRY_SHARE) return
-    const inward = side === 0 ? 1 : -1
-    let resistance = 1007 / air.convection
-    let cell = side === 0 ? 0 : n - 1
-    while (cell >= 0 && cell < n && share[cell] <= DRY_SHARE) {
-      resistance += (axis.edge[cell + 1] - axis.edge[cell]) / materials[material[cell]].vapourDiffusivity
-      cell += inward
-    }
-    if (cell < 0 || cell >= n || start[cell] >= boiling || materials[material[cell]].rawWater === 0) return
-    const T = start[cell]
-    const open = face.kind === 'partly' ? 1 - face.share : 1
-    const activity = waterActivity(share[cell])
-    const rate = (open * (SATURATED.at(T) * activity - air.vapour)) / resistance
-    if (rate <= 0) return
-    found.cell = cell
-    found.area = axis.area[side === 0 ? cell : cell + 1]
-    const most = (0.3 * this.water[cell] * axis.volume[cell]) / (found.area * dt)
-    found.rate = Math.min(rate, most)
-    found.slope = rate < most ? (open * SATURATED_SLOPE.at(T) * activity) / resistance : 0
-    found.latent = latentHeat(T)
-  }
-
-  private rateBeneath({ cell, rate, slope }: Beneath): number {
-    return rate + slope * (this.temperature[cell] - this.start[cell])
   }
 
   /**
@@ -458,7 +317,7 @@ export class Ray {
       const found = this.beneath[side]
       if (found.cell < 0) continue
       const cooling = dt * found.area * found.latent
-      right[found.cell] -= cooling * this.rateBeneath(found)
+      right[found.cell] -= cooling * found.at(temperature[found.cell])
       diagonal[found.cell] += cooling * found.slope * slope[found.cell]
     }
   }
@@ -494,19 +353,9 @@ export class Ray {
 
   /** Adds what crosses the ends at the end of a stage, for as long as the stage counts. */
   private note(seconds: number, first: Surface, second: Surface): void {
-    this.noteEnd(0, seconds, first)
-    this.noteEnd(1, seconds, second)
-  }
-
-  private noteEnd(side: 0 | 1, seconds: number, surface: Surface): void {
-    const flow = this.crossed[side]
-    const found = this.beneath[side]
-    if (found.cell >= 0) flow.beneath += seconds * this.rateBeneath(found)
-    flow.heat += seconds * surface.heat
-    flow.latent += seconds * surface.latent
-    flow.film += seconds * surface.fromFilm
-    flow.cell += seconds * surface.fromCell
-    flow.lump += seconds * surface.fromLump
+    const [low, high] = this.beneath
+    this.crossed[0].add(seconds, first, low.cell < 0 ? 0 : low.at(this.temperature[low.cell]))
+    this.crossed[1].add(seconds, second, high.cell < 0 ? 0 : high.at(this.temperature[high.cell]))
   }
 
   private book(flow: Flow, area: number, side: 0 | 1): void {
@@ -518,7 +367,7 @@ export class Ray {
 
   /** Lets the boiled water go and books what crossed the ends. */
   private settle(dt: number): void {
-    const { axis, temperature, water, crossing, gained, rate, material, curves } = this
+    const { axis, temperature, water, crossing, gained, rate, material, curves, substances } = this
     const n = axis.cells
     this.book(this.crossed[0], axis.area[0], 0)
     this.book(this.crossed[1], axis.area[n], 1)
@@ -526,8 +375,8 @@ export class Ray {
       rate[i] = gained[i] / dt
       // The step took one heat capacity for all of it. What that leaves over goes into steam where it boils, or into warmth.
       const T = temperature[i]
-      const m = material[i] * FIGURES
-      let over = gained[i] - this.warmth(m, T, water[i]) + this.warmth(m, this.start[i], water[i])
+      const row = substances.row(material[i])
+      let over = gained[i] - substances.warmth(row, T, water[i]) + substances.warmth(row, this.start[i], water[i])
       if (T > this.boiling && curves[material[i]].staying(T) < water[i]) {
         const boiled = Math.min(Math.max(0, water[i]), Math.max(0, over / BOILING_LATENT_HEAT))
         over -= boiled * BOILING_LATENT_HEAT
@@ -553,12 +402,6 @@ export class Ray {
     crossing.evaporated += mass
     crossing.latentOut += mass * latent
     crossing.carriedOut += mass * integral(WATER_HEAT, temperature[cell])
-  }
-
-  /** Enthalpy of a cell above 0 °C, J/m³; `m` is where its material's figures begin. */
-  private warmth(m: number, T: number, water: number): number {
-    const { table } = this
-    return T * (table[m] + water * WATER_0 + T * ((table[m + 1] + water * WATER_1) / 2 + (T * (table[m + 2] + water * WATER_2)) / 3))
   }
 
   private moveWater(dt: number, first: End, second: End): void {
@@ -591,7 +434,7 @@ export class Ray {
 
   /** Water that moves takes its warmth along, from the cell it leaves. */
   private carryWarmth(): void {
-    const { axis, temperature, water, right, moisture, material, table } = this
+    const { axis, temperature, water, right, moisture, material, substances } = this
     const n = axis.cells
     right.fill(0)
     for (let edge = 1; edge < n; edge++) {
@@ -601,10 +444,8 @@ export class Ray {
       else right[edge - 1] += step
     }
     for (let i = 0; i < n; i++) {
-      const m = material[i] * FIGURES
-      const T = temperature[i]
-      const capacity = table[m] + water[i] * WATER_0 + T * (table[m + 1] + water[i] * WATER_1 + T * (table[m + 2] + water[i] * WATER_2))
-      temperature[i] = T + right[i] / (capacity * axis.volume[i])
+      const capacity = substances.capacity(substances.row(material[i]), temperature[i], water[i])
+      temperature[i] += right[i] / (capacity * axis.volume[i])
     }
   }
 }

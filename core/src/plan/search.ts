@@ -35,22 +35,43 @@ export interface Solved {
 export const PAST_PEAK = 0.5
 const CLOSE_KELVIN = 0.1
 const NARROW_SECONDS = 0.25
-const MOST_CORRECTIONS = 6
+const MOST_CORRECTIONS = 10
 const SEARCHING: Recording = { ...KEEP_ENDS, untilPastPeakBy: PAST_PEAK }
 
 export function solveFree(problem: Problem): Solved {
   const { low, high, goal } = problem
-  const coarse = (free: number): number => run(problem.coarse, problem.stages(free), SEARCHING, COARSE_STEPS).peak.core - goal
+  const known: Point[] = []
+  const coarse = (free: number): number => {
+    const over = run(problem.coarse, problem.stages(free), SEARCHING, COARSE_STEPS).peak.core - goal
+    known.push({ free, over })
+    return over
+  }
   const atLow = coarse(low)
   if (atLow >= 0) return missed(problem, low, 'too hot at the least')
   const bracket = bracketing(coarse, problem, atLow)
   if (bracket === null) return missed(problem, high, 'too cool at the most')
-  const near = risingRoot(coarse, bracket, 0.7, 1)
-  problem.settle?.(near)
-  const atNear = coarse(near)
-  const further = near * 1.04 + 1
-  const slope = (coarse(further) - atNear) / (further - near)
-  return corrected(problem, near - atNear / slope, slope)
+  const near = risingRoot(coarse, bracket, 0.5, 1)
+  if (problem.settle) {
+    problem.settle(near)
+    known.length = 0
+    coarse(near)
+    coarse(near * 1.04 + 1)
+  }
+  const { free, slope } = straightThrough(known)
+  return corrected(problem, Math.min(high, Math.max(low, free)), slope)
+}
+
+interface Point {
+  readonly free: number
+  /** K that the peak lies above the goal. */
+  readonly over: number
+}
+
+/** Where the line through the two points nearest to the goal meets it, and its slope, K/s. */
+function straightThrough(known: readonly Point[]): { free: number; slope: number } {
+  const [a, b] = [...known].sort((p, q) => Math.abs(p.over) - Math.abs(q.over))
+  const slope = (b.over - a.over) / (b.free - a.free)
+  return { free: a.free - a.over / slope, slope }
 }
 
 const tried = (problem: Problem, free: number): Run => run(problem.fine, problem.stages(free), problem.recording(free))
@@ -62,23 +83,25 @@ const missed = (problem: Problem, free: number, misses: Solved['misses']): Solve
   misses
 })
 
-/** Secant from a near answer and a slope; each new pair of trials mends the slope. */
+/** Secant from a near answer and a slope; each new pair of trials mends the slope, and none goes back beyond one known to be off. */
 function corrected(problem: Problem, near: number, slope: number): Solved {
-  const { low, high, goal } = problem
-  const within = (free: number): number => Math.min(high, Math.max(low, free))
-  let free = within(near)
+  const { goal } = problem
+  let { low, high } = problem
+  let free = near
   let rate = slope
   let outcome = tried(problem, free)
   for (let i = 0; i < MOST_CORRECTIONS; i++) {
     const over = outcome.peak.core - goal
     if (Math.abs(over) < CLOSE_KELVIN) break
-    const next = within(free - over / rate)
+    if (over > 0) high = free
+    else low = free
+    const aimed = free - over / rate
+    const next = aimed > low && aimed < high ? aimed : (low + high) / 2
     const step = next - free
     if (Math.abs(step) < NARROW_SECONDS) break
     const tryNext = tried(problem, next)
     const mended = (tryNext.peak.core - outcome.peak.core) / step
-    // A change of grid or of a whole turn can hide the rise over a small step.
-    if (mended > 0.2 * rate && mended < 5 * rate) rate = mended
+    if (mended > 0) rate = mended
     free = next
     outcome = tryNext
   }

@@ -1,0 +1,153 @@
+/** The set-ups that several cases share: roasts by the chart, skillets, grills, baths, a belt grill, and cooks watched at work. */
+import type { Constants } from '#core/heat/constants'
+import { between as facesBetween, type Face } from '#core/heat/faces'
+import { DEFAULT_RESOLUTION, cylinderGrid, slabGrid } from '#core/heat/grid'
+import { KEEP_ENDS, run, type Stage } from '#core/heat/program'
+import { meatMaterial } from '#core/heat/properties'
+import { KITCHEN, openAir } from '#core/kit/air'
+import { CUTS } from '#core/meat/cuts'
+import type { Piece } from '#core/meat/piece'
+import { carryover, cook, log, steak } from './bench'
+import { between, type Case } from './case'
+
+export const PRACTICE = 'common practice, no source'
+export const CHARTS = 'the trade’s cookery charts (from memory)'
+export const USDA = 'USDA FSIS, approximate beef cooking times (from memory)'
+export const minutes = (m: number): number => 60 * m
+const STRIP = CUTS[0].composition
+
+type Use = Case['use']
+
+/** Roasted from the fridge for a time by the chart: what the core reads when it is taken out. */
+export function roasted(
+  id: string,
+  what: string,
+  source: string,
+  use: Use,
+  ovenC: number,
+  across: readonly [small: number, large: number],
+  weight: readonly [number, number],
+  time: readonly [short: number, long: number],
+  seen: readonly [number, number],
+  cutId = 'strip'
+): Case {
+  return {
+    id,
+    what,
+    source,
+    use,
+    unit: '°C',
+    seen,
+    middleIs: `${Math.round((across[0] + across[1]) / 2)} mm, ${Math.round((time[0] + time[1]) / 2)} min`,
+    figure: (ease, c) => {
+      const piece = log(between(across[1], across[0], ease), between(weight[1], weight[0], ease), { cutId })
+      const cooked = cook('roast', piece, { searS: 0, ovenC, cover: 'bare' }, minutes(between(time[0], time[1], ease)), c)
+      return cooked.coreAt(cooked.off)
+    }
+  }
+}
+
+/** Turned each minute in a pan over medium heat: the core at its peak after the chart's time. */
+export const skillet = (use: Use, mm: number, time: readonly [number, number], cutId = 'strip', face?: Partial<Piece>): Case => ({
+  id: `skillet-${cutId}-${mm}`,
+  what: `${cutId} ${mm} mm in a skillet over medium heat, turned now and then, to 63–71 °C`,
+  source: CHARTS,
+  use,
+  unit: '°C',
+  seen: [63, 71],
+  middleIs: `${(time[0] + time[1]) / 2} min`,
+  figure: (ease, c) =>
+    cook('pan sear', steak(mm, { cutId, ...face }), { panC: 175 }, minutes(between(time[0], time[1], ease)), c).run.peak.core
+})
+
+/** On a covered grill over medium coals, turned now and then. */
+export const grilled = (
+  use: Use,
+  mm: number,
+  time: readonly [number, number],
+  cutId: string,
+  source = CHARTS,
+  face?: Partial<Piece>
+): Case => ({
+  id: `grill-${cutId}-${mm}`,
+  what: `${cutId} ${mm} mm on a covered grill over medium coals, to 63–71 °C`,
+  source,
+  use,
+  unit: '°C',
+  seen: [63, 71],
+  middleIs: `${(time[0] + time[1]) / 2} min`,
+  figure: (ease, c) =>
+    cook(
+      'grill',
+      steak(mm, { cutId, ...face }),
+      { grateC: between(190, 230, ease), directSpells: 4, covered: true, lidC: 170 },
+      minutes(between(time[0], time[1], ease)),
+      c
+    ).run.peak.core
+})
+
+/** Bath of 55 °C, both faces; time to half a degree below it. */
+export const baldwin = (use: Use, mm: number, table: number, shape: 'slab' | 'cylinder' = 'slab'): Case => ({
+  id: `bath-${shape}-${mm}`,
+  what: `${shape} of ${mm} mm from 5 °C to 0.5 °C below a 55 °C bath; at or below the table, by 35 % at most`,
+  source: 'D. E. Baldwin, Int. J. Gastronomy and Food Science 1 (2012), cautious table (from memory)',
+  use,
+  unit: 'min',
+  seen: [0.65 * table, table],
+  middleIs: `${mm} mm`,
+  figure: (_, c) => {
+    const bath: Face = { kind: 'fixed', at: 55, conductance: c.bathConductance }
+    const grid = shape === 'slab' ? slabGrid(mm / 1000) : cylinderGrid(mm / 2000)
+    const faces =
+      shape === 'slab' ? facesBetween(bath, bath) : ({ first: { kind: 'closed' }, second: { kind: 'closed' }, side: bath } as const)
+    const stage: Stage = { name: 'bath', end: { coreReaches: 54.5, atMost: minutes(600) }, faces }
+    const start = { temperature: 5, film: 0.06, boiling: 100 }
+    const outcome = run({ grid, materials: [meatMaterial(STRIP, c)], start, constants: c }, [stage], KEEP_ENDS)
+    return outcome.stageEnds[0] / 60
+  }
+})
+
+const PLATEN_C = 163
+export function beltGrill(c: Constants): ReturnType<typeof run> {
+  // Platens of so much metal that the meat does not cool them; juice boils on them as in a pan.
+  const platen: Face = { kind: 'metal', lump: 0, contact: c.panContact }
+  const platens = { heatCapacity: 1e8, loss: 0, openWater: 0, room: 22, start: PLATEN_C }
+  const room = openAir(KITCHEN, c)
+  const stages: Stage[] = [
+    { name: 'belt', end: { after: 342 }, faces: facesBetween(platen, platen) },
+    { name: 'rest', end: { after: 600 }, faces: facesBetween(room, room) }
+  ]
+  const start = { temperature: 4, film: 0.06, boiling: 100 }
+  const grid = slabGrid(0.0216, DEFAULT_RESOLUTION)
+  return run({ grid, materials: [meatMaterial(STRIP, c)], start, lumps: [platens], constants: c }, stages, KEEP_ENDS)
+}
+export const WHEELER = 'Wheeler, Shackelford and Koohmaraie, J. Animal Science (1998) (from memory)'
+
+/** A thick rib steak: two minutes a side twice, then a rack in a 200 °C oven. */
+export const ribSteak = (ease: number, c: Constants): ReturnType<typeof cook> =>
+  cook(
+    'sear then oven',
+    steak(between(48, 38, ease), { cutId: 'ribeye', startC: 12 }),
+    { searS: 480, searSpells: 4, ovenC: 200 },
+    minutes(between(5, 10, ease)),
+    c
+  )
+
+/** A bone-in rib steak of a kilogram, seared all round with butter; the bone counts as meat here. */
+export const bigRib = (ease: number, ovenMin: number, c: Constants): ReturnType<typeof cook> =>
+  cook(
+    'sear then oven',
+    steak(between(52, 44, ease), { cutId: 'ribeye', weightG: 1000, startC: 12 }),
+    { searS: 480, searSpells: 4, fatEdgeS: 90, basted: true, ovenC: 200 },
+    minutes(ovenMin),
+    c
+  )
+
+export const TENDERLOIN = { searS: 240, ovenC: 190, cover: 'loose foil' } as const
+export const tenderloin = (ease: number, c: Constants, ovenMin: number, grams = 550): ReturnType<typeof cook> =>
+  cook('roast', log(between(64, 58, ease), grams), TENDERLOIN, minutes(ovenMin), c)
+
+/** The same cook carried on until the core reads what it was taken out at: its rise from there. */
+export function riseFrom(pull: number, timeOf: (core: number) => number, cookFor: (ovenS: number) => ReturnType<typeof cook>): number {
+  return carryover(cookFor(timeOf(pull)))
+}

@@ -1,0 +1,67 @@
+/** The backward solve on problems whose answer is known beforehand. */
+import { describe, expect, it } from 'vitest'
+import { CONSTANTS } from '#core/heat/constants'
+import { between } from '#core/heat/faces'
+import { slabGrid } from '#core/heat/grid'
+import type { Stage, Subject } from '#core/heat/program'
+import { KEEP_ENDS } from '#core/heat/program'
+import { drySolid } from '#core/heat/properties'
+import { solveFree, type Problem } from './search'
+
+/** A thin dry slab in a bath: one lump of heat, θ = exp(−t·2h/(ρcL)). */
+const [H, RHO_C, L] = [20, 2e6, 0.004]
+const SUBJECT: Subject = {
+  grid: slabGrid(L),
+  materials: [drySolid(50, 1000, RHO_C / 1000)],
+  start: { temperature: 10, film: 0, boiling: 100 },
+  constants: CONSTANTS
+}
+const bath = { kind: 'fixed', at: 60, conductance: H } as const
+const stages = (free: number): Stage[] => [{ name: 'bath', end: { after: free }, faces: between(bath, bath) }]
+const secondsTo = (celsius: number): number => -((RHO_C * L) / (2 * H)) * Math.log((60 - celsius) / 50)
+
+const problem = (goal: number, more: Partial<Problem> = {}): Problem => ({
+  fine: SUBJECT,
+  coarse: SUBJECT,
+  stages,
+  goal,
+  low: 1,
+  high: 3600,
+  guess: 60,
+  recording: () => KEEP_ENDS,
+  ...more
+})
+
+describe('the free time', () => {
+  it.each([20, 40, 55, 59])('to %d °C is the one the lump’s exponential gives, whatever the guess', goal => {
+    for (const guess of [2, 100, 3000]) {
+      const { free, misses, run } = solveFree(problem(goal, { guess }))
+      expect(misses).toBe('none')
+      expect(Math.abs(run.peak.core - goal)).toBeLessThan(0.11)
+      expect(Math.abs(free - secondsTo(goal))).toBeLessThan(0.15 / (((60 - goal) * 2 * H) / (RHO_C * L)) + 1)
+    }
+  })
+
+  it('knows how fast the peak rises there', () => {
+    const { peakRate } = solveFree(problem(40))
+    expect(peakRate).toBeGreaterThan((0.7 * (20 * 2 * H)) / (RHO_C * L))
+    expect(peakRate).toBeLessThan((1.4 * (20 * 2 * H)) / (RHO_C * L))
+  })
+
+  it('where the longest is not enough, or the shortest too much, the nearest is the answer', () => {
+    const never = solveFree(problem(65))
+    expect(never.misses).toBe('too cool at the most')
+    expect(never.free).toBe(3600)
+    expect(never.run.peak.core).toBeCloseTo(60, 1)
+    const already = solveFree(problem(20, { low: 600 }))
+    expect(already.misses).toBe('too hot at the least')
+    expect(already.free).toBe(600)
+  })
+
+  it('a program told its neighbourhood is told once, and near the answer', () => {
+    const told: number[] = []
+    const { free } = solveFree(problem(40, { settle: near => told.push(near) }))
+    expect(told).toHaveLength(1)
+    expect(Math.abs(told[0] - free) / free).toBeLessThan(0.2)
+  })
+})
