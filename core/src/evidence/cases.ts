@@ -148,11 +148,8 @@ export const CASES: readonly Case[] = [
       const piece = log(between(122, 105, ease), 2250, { cutId: 'ribeye' })
       const settings = { searS: 0, ovenC: 177, cover: 'loose foil' } as const
       const long = cook('roast', piece, settings, minutes(240), c)
-      return riseFrom(
-        57,
-        core => reaches(long, core),
-        s => cook('roast', piece, settings, s, c)
-      )
+      const cooked = cook('roast', piece, settings, reaches(long, 57), c)
+      return cooked.coreAt(cooked.off + minutes(17.5)) - cooked.coreAt(cooked.off)
     }
   },
 

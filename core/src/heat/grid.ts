@@ -35,7 +35,7 @@ export interface Grid {
 export interface Resolution {
   /** The outermost cell: water is pressed out and dries off within a few tenths of a millimetre. */
   readonly skin: number
-  /** Cells where the boiling front goes, and how deep that is. In a thin piece they are 2 % of half its thickness, if that is less. */
+  /** Cells where the boiling front goes, and how deep that is. In a thin piece they are 1.2 % of half its thickness, if that is less. */
   readonly crustCell: number
   readonly crust: number
   /** Each cell is at most this much thicker than the one outside it. */
@@ -45,7 +45,7 @@ export interface Resolution {
 }
 
 /** For a piece heated through two faces; see the refinement study in docs/physics.md. */
-export const DEFAULT_RESOLUTION: Resolution = { skin: 0.08e-3, crustCell: 0.2e-3, crust: 2.4e-3, growth: 1.25, coarsest: 0.06 }
+export const DEFAULT_RESOLUTION: Resolution = { skin: 0.08e-3, crustCell: 0.24e-3, crust: 2.2e-3, growth: 1.25, coarsest: 0.06 }
 /** For a piece of finite height and width, whose cells multiply. */
 export const ROUND_RESOLUTION: Resolution = { skin: 0.2e-3, crustCell: 0.25e-3, crust: 1e-3, growth: 1.17, coarsest: 0.07 }
 /** For searches and for many draws, whose answers are corrected or compared among themselves. */
@@ -150,7 +150,7 @@ function snapped(edge: Float64Array, boundaries: readonly number[]): Float64Arra
   return edge
 }
 
-const THIN = 0.02
+const THIN = 0.012
 /** However deep a crust may go, most of a thin piece is not crust. */
 const THICKEST_CRUST = 0.35
 /** From the skin to the crust cells grow faster than elsewhere. */

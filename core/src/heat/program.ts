@@ -76,7 +76,7 @@ export interface StepLengths {
   readonly longest: number
   readonly kelvin: number
 }
-export const DEFAULT_STEPS: StepLengths = { first: 0.3, longest: 15, kelvin: 0.8 }
+export const DEFAULT_STEPS: StepLengths = { first: 0.5, longest: 15, kelvin: 1.5 }
 export const COARSE_STEPS: StepLengths = { first: 0.6, longest: 30, kelvin: 3 }
 const GROWTH = 2.5
 
@@ -93,7 +93,9 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
     subject.grid.radial.cells > 1 ? 2 * subject.grid.radial.edge[subject.grid.radial.cells] : Infinity,
     heightOf(subject.grid)
   )
-  const first = steps.first * Math.min(1, size / PACE_SIZE)
+  const pace = Math.min(1, size / PACE_SIZE)
+  const first = steps.first * pace
+  const bend = steps.kelvin * pace
   const enough = recording.untilCore ?? Infinity
   for (const [index, stage] of stages.entries()) {
     if (body.heart.core >= enough) break
@@ -122,7 +124,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
       if (last && peak.core - body.heart.warmest > recording.untilPastPeakBy && time >= earliest) done = true
       if (core >= enough) done = true
       dt = Math.min(
-        step * Math.min(GROWTH, Math.max(LEAST_GROWTH, Math.sqrt(steps.kelvin / body.bend))),
+        step * Math.min(GROWTH, Math.max(LEAST_GROWTH, Math.sqrt(bend / body.bend))),
         Math.max(steps.longest, AGEING * (time - began))
       )
       dt = Math.max(dt, first)
@@ -140,7 +142,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
 const SCRAP = 1e-6
 const NO_BURNERS: readonly (Burner | null)[] = []
 const heightOf = ({ axial }: Grid): number => (axial.cells > 1 ? axial.edge[axial.cells] : Infinity)
-/** m: in thinner pieces everything happens sooner, and the first steps are shorter in proportion. */
+/** m: in thinner pieces everything happens sooner, and steps are finer in proportion. */
 const PACE_SIZE = 0.04
 const LEAST_GROWTH = 0.3
 /** Long stages settle down: a step may be this share of the time since the faces changed. */

@@ -397,8 +397,11 @@ export class Ray {
     const { cell, area, latent } = this.beneath[side]
     if (cell < 0) return
     const { axis, water, temperature, crossing } = this
-    const mass = area * this.crossed[side].beneath
+    const wanted = area * this.crossed[side].beneath
+    const mass = Math.min(wanted, Math.max(0, water[cell]) * axis.volume[cell])
     water[cell] -= mass / axis.volume[cell]
+    // Where it boiled dry meanwhile, what did not evaporate did not cool.
+    temperature[cell] += ((wanted - mass) * latent * this.inverse[cell]) / axis.volume[cell]
     crossing.evaporated += mass
     crossing.latentOut += mass * latent
     crossing.carriedOut += mass * integral(WATER_HEAT, temperature[cell])

@@ -188,7 +188,8 @@ describe('extremes answer with numbers or refuse, and never hang', () => {
           expect([...history.core, ...body.temperature, ...body.water].every(Number.isFinite)).toBe(true)
           expect(Math.min(...body.temperature)).toBeGreaterThan(-3)
           expect(Math.max(...body.hottest)).toBeLessThan(310)
-          expect(Math.min(...body.water)).toBeGreaterThan(-1)
+          // Half a per cent of the raw water may be missing for a step where two faces dry one corner.
+          expect(Math.min(...body.water)).toBeGreaterThan(-4)
           expect(endsAlike(setup.piece)).toBe(body.grid.mirrored)
         }
       ),

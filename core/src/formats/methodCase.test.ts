@@ -1,0 +1,134 @@
+/** Every method through the door, and what the door refuses of each. */
+import { describe, expect, it } from 'vitest'
+import { METHOD_KINDS } from '#core/method/methods'
+import { answerCompare, answerPlan } from './answers'
+import { InvalidInputError, type Problem } from './problem'
+import { answerSimulate } from './simulate'
+
+const STEAK = { cut: 'strip', thickness: '38 mm', weight: '450 g', start: '5 °C' }
+const LOG = { cut: 'fillet', form: 'roast', thickness: '60 mm', length: '185 mm', weight: '550 g', start: '41 °F' }
+const pieceFor = (kind: string): object => (kind === 'roast' || kind === 'in pastry' ? LOG : STEAK)
+const ask = (kind: string, method: object = {}, more: object = {}): unknown =>
+  answerPlan({
+    piece: pieceFor(kind),
+    method: { kind, ...(kind === 'pan sear' ? { heat: '215 °C' } : {}), ...method },
+    target: { core: '54 °C' },
+    ...more
+  })
+
+interface Answer {
+  feasible: boolean
+  reason?: string
+  method: string
+  free: { what: string; seconds: number }
+  phases: { phase: string; fromS: number; toS: number }[]
+  pull: { coreC: number }
+  peak: { coreC: number }
+  totalS: number
+  neededS?: number[]
+  neededAfterReadingsS?: number[]
+  remarks: string[]
+}
+
+function problems(work: () => unknown): readonly Problem[] {
+  try {
+    work()
+  } catch (error) {
+    if (error instanceof InvalidInputError) return error.problems
+    throw error
+  }
+  throw new Error('Nothing was refused.')
+}
+
+describe('every method is planned from its kind alone', () => {
+  it.each(METHOD_KINDS)('%s', kind => {
+    const answer = ask(kind) as Answer
+    expect(answer.feasible).toBe(true)
+    expect(answer.method).toBe(kind)
+    expect(Math.abs(answer.peak.coreC - 54)).toBeLessThan(0.7)
+    expect(answer.phases.at(-1)!.toS).toBeCloseTo(answer.totalS, 0)
+    expect(answer.free.seconds).toBeGreaterThan(60)
+  })
+})
+
+describe('settings count', () => {
+  const seconds = (kind: string, method: object): number => (ask(kind, method) as Answer).free.seconds
+
+  it('a hotter oven, a fan, a hotter grate, a hotter bath: sooner', () => {
+    expect(seconds('sear then oven', { ovenHeat: '220 °C' })).toBeLessThan(seconds('sear then oven', { ovenHeat: '160 °C' }))
+    expect(seconds('sear then oven', { oven: 'fan-oven' })).toBeLessThan(seconds('sear then oven', { oven: 'still-oven' }))
+    expect(seconds('grill', { grate: '300 °C' })).toBeLessThan(seconds('grill', { grate: '200 °C' }))
+    expect(seconds('short hot bath', { bath: '80 °C' })).toBeLessThan(seconds('short hot bath', { bath: '68 °C' }))
+  })
+
+  it('a hold longer than the core needs is kept', () => {
+    const held = ask('bath then sear', { hold: '3 h', cool: '5 min' }) as Answer
+    expect(held.feasible).toBe(true)
+    expect(held.free.seconds).toBeCloseTo(3 * 3600, 0)
+  })
+
+  it('direct first or last on the grill', () => {
+    const first = ask('two-zone grill', { order: 'direct first', direct: '4 min' }) as Answer
+    const last = ask('two-zone grill', { order: 'indirect first', direct: '4 min' }) as Answer
+    expect(first.phases.map(p => p.phase)).toEqual(['coals', 'under the lid', 'rest'])
+    expect(last.phases.map(p => p.phase)).toEqual(['under the lid', 'coals', 'rest'])
+  })
+
+  it('a reading narrows the range and moves it the right way', () => {
+    const spread = (core: string): Answer => ask('roast', {}, { readings: [{ at: '15 min', core }] }) as Answer
+    const [cold, warm] = [spread('18 °C'), spread('32 °C')]
+    const width = ([low, , high]: number[]): number => high - low
+    expect(width(cold.neededAfterReadingsS!)).toBeLessThan(0.7 * width(cold.neededS!))
+    expect(cold.neededAfterReadingsS![1]).toBeGreaterThan(warm.neededAfterReadingsS![1])
+  })
+})
+
+describe('refusals', () => {
+  it.each([
+    ['roast', { bath: '57 °C' }, 'method.bath', /nothing to “roast”/],
+    ['pan sear', { ovenHeat: '180 °C' }, 'method.ovenHeat', /nothing to “pan sear”/],
+    ['two-zone grill', { grate: '900 °C' }, 'method.grate', /120 to 400/],
+    ['pot', { boilingParts: -1 }, 'method.boilingParts', /0 to 20/],
+    ['pot', { boilingParts: 0, coldParts: 0 }, 'method.boilingParts', /some water/],
+    ['pot', { topUps: [{ at: '10 min' }] }, 'method.topUps[0].litres', /missing/],
+    ['sear then oven', { standing: 'on its head' }, 'method.standing', /not one of/],
+    ['pan sear', { cover: 'fridge' }, 'method.cover', /bare or under loose foil/]
+  ])('%s %j', (kind, method, key, words) => {
+    const found = problems(() => ask(kind, method)).find(p => p.key === key)
+    expect(found?.message).toMatch(words)
+  })
+
+  it('a braising cut is refused whatever the method, and in a comparison', () => {
+    const piece = { ...STEAK, cut: 'cheek' }
+    expect(problems(() => answerPlan({ piece, method: { kind: 'roast' }, target: { core: '54 °C' } }))[0].key).toBe('piece.cut')
+    expect(problems(() => answerCompare({ piece, target: { core: '54 °C' } }))[0].key).toBe('piece.cut')
+  })
+
+  it('a target that cannot be had is an answer with its reason and the nearest', () => {
+    const answer = ask('bath then sear', { bath: '50 °C' }) as Answer
+    expect(answer).toMatchObject({ feasible: false })
+    expect(answer.reason).toMatch(/never brings the core/)
+  })
+
+  it('all methods are compared where none is named, and the unsuited say why', () => {
+    const { methods } = answerCompare({ piece: STEAK, target: { doneness: 'medium rare' } }) as {
+      methods: { method: string; feasible: boolean; reason?: string }[]
+    }
+    expect(methods.map(m => m.method)).toEqual(METHOD_KINDS)
+    for (const m of methods.filter(x => !x.feasible)) expect(m.reason!.length).toBeGreaterThan(20)
+    expect(methods.filter(m => m.feasible).length).toBeGreaterThanOrEqual(8)
+  })
+})
+
+describe('a roast is simulated as well as a steak', () => {
+  it('with its side turned to the oven and a fat cap on one end', () => {
+    const oven = { air: '180 °C', convection: 10, vapour: 80 }
+    const answer = answerSimulate({
+      piece: { ...LOG, coats: [{ what: 'fat cap', on: 'side', thickness: '5 mm' }] },
+      stages: [{ for: '30 min', first: oven, second: oven, side: oven }],
+      record: { every: '60 s' }
+    }) as { series: { sideC: number[]; coreC: number[] }; radiusMm: (number | null)[] }
+    expect(Math.max(...answer.radiusMm.map(r => r ?? 0))).toBeGreaterThan(30)
+    expect(answer.series.sideC.at(-1)).toBeGreaterThan(answer.series.coreC.at(-1)! + 20)
+  })
+})
