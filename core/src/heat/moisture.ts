@@ -19,6 +19,8 @@ const HELD = new Tabulated(heldWaterShare)
 
 /** How many cells from a face inward can matter to it within one step. */
 const REACH = 16
+/** A cell passes water on freely above a fifth of the raw. */
+const WET_ENOUGH = 5
 
 export class Moisture {
   /** Juice that came out at each end in the last step, kg/m². */
@@ -26,7 +28,7 @@ export class Moisture {
   /** What the outermost cell at each end will hold if nothing evaporates, kg/m³, and less for each kg/m² and second that does. */
   readonly left: [number, number] = [0, 0]
   readonly leftPerDrawn: [number, number] = [0, 0]
-  /** Water there at all within reach of either face, kg for the ray. */
+  /** Water that either face could draw on at all in one step, kg for the ray: its own cell's, and half of what lies beneath while that is wet. */
   readonly within: [number, number] = [0, 0]
 
   // Scratch, one entry a cell or an edge.
@@ -132,16 +134,18 @@ export class Moisture {
     let i = side === 0 ? depth - 1 : n - depth
     let d = diagonal[i]
     let r = storage[i] * water[i] + pressed[i]
-    let within = axis.volume[i] * water[i]
+    let within = 0
+    let toFace = this.offered(i, water)
     for (let steps = 1; steps < depth; steps++) {
       const c = conductance[side === 0 ? i : i + 1]
       i += side === 0 ? -1 : 1
       const w = c / d
       d = diagonal[i] - c * w
       r = storage[i] * water[i] + pressed[i] + w * r
-      within += axis.volume[i] * water[i]
+      within += toFace
+      toFace = this.offered(i, water)
     }
-    this.within[side] = within
+    this.within[side] = within + axis.volume[i] * Math.max(0, water[i])
     this.left[side] = r / d
     this.leftPerDrawn[side] = axis.area[side === 0 ? 0 : n] / d
   }
@@ -170,6 +174,13 @@ export class Moisture {
     water.set(next)
   }
 
+  /** What an inner cell can pass outward in a step, kg: half of its water, and less the drier it is. */
+  private offered(i: number, water: Float64Array): number {
+    const w = Math.max(0, water[i])
+    const raw = this.materials[0].rawWater
+    return raw > 0 ? 0.5 * w * this.axis.volume[i] * Math.min(1, (WET_ENOUGH * w) / raw) : 0
+  }
+
   /** Juice expected at one end if nothing is drawn from the cell there, kg each second. */
   pressing(side: 0 | 1): number {
     const edge = side === 0 ? 0 : this.axis.cells
@@ -194,6 +205,24 @@ export class Moisture {
       const drawn = dt * ((i === 0 ? area[0] * drawnFirst : 0) + (i === n - 1 ? area[n] * drawnSecond : 0))
       const pressed = (i === 0 ? area[0] * juice[0] : 0) + (i === n - 1 ? area[n] * juice[1] : 0)
       next[i] = water[i] + (gained - drawn - pressed) / volume[i]
+    }
+    this.passOutward(0)
+    this.passOutward(1)
+  }
+
+  /** What a face has drawn beyond its own cell's water came from further in: passed outward from cell to cell. */
+  private passOutward(side: 0 | 1): void {
+    const { axis, moved, next } = this
+    const { volume } = axis
+    const n = axis.cells
+    const inward = side === 0 ? 1 : -1
+    for (let i = side === 0 ? 0 : n - 1; next[i] < 0; i += inward) {
+      const inner = i + inward
+      if (inner < 0 || inner >= n) return
+      const missing = -next[i] * volume[i]
+      next[i] = 0
+      next[inner] -= missing / volume[inner]
+      moved[side === 0 ? inner : i] -= inward * missing
     }
   }
 

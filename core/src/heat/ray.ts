@@ -229,7 +229,7 @@ export class Ray {
     own.sharePerDrawn = moisture.leftPerDrawn[side] / rawWater
     // At boiling the cell gives its water up by boiling; it must not be promised twice.
     const boils = middle[cell] > this.boiling - 2 || this.temperature[cell] > this.boiling - 2
-    own.mostDrawn = boils ? 0 : Math.max(0, Math.min(own.share / own.sharePerDrawn, (0.5 * moisture.within[side]) / (area * dt)))
+    own.mostDrawn = boils ? 0 : Math.max(0, Math.min(own.share / own.sharePerDrawn, moisture.within[side] / (area * dt)))
   }
 
   /**
