@@ -1,4 +1,4 @@
-/** Writes the tables of constants and cases into docs/physics.md: `npx tsx scripts/cases.ts`. */
+/** Writes the tables of constants and cases into docs/physics.md: `npx tsx scripts/cases.ts`, then `npm run format`. */
 import { readFileSync, writeFileSync } from 'node:fs'
 import { judge } from '#core/evidence/case'
 import { CASES } from '#core/evidence/cases'
