@@ -68,7 +68,7 @@ const MOST_APART = 1.2
 const outcomeOf = <S>(trial: Trial<S>, setup: Setup<S>, free: number): Run =>
   run(trial.subject(setup, 'coarse'), trial.stages(setup, free), RECORDING, MEMBER_STEPS)
 /** Differences between draws are what counts: coarser yet than a search. */
-const MEMBER_STEPS = { first: 1.2, longest: 40, kelvin: 5 }
+const MEMBER_STEPS = { first: 1.8, longest: 40, kelvin: 9 }
 
 /** @param count 200 give percentiles to a few hundredths */
 export function drawMembers<S>(trial: Trial<S>, count: number, seed: number, prior: Unknowns<Gauss> = PRIOR): Member[] {
