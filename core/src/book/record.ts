@@ -6,7 +6,8 @@ import { standing, type CookEvent } from '#core/cook/events'
 import { progressOf } from '#core/cook/progress'
 import type { PanPlan } from '#core/plan/panPlan'
 import type { PlanRequest } from '#core/plan/request'
-import type { Percentiles, Spread } from '#core/plan/spread'
+import type { Percentiles } from '#core/plan/belief'
+import type { Spread } from '#core/plan/spread'
 
 /** The plan's figures and drawings, thinned. Seconds since laying in, °C. */
 export interface Planned {

@@ -7,7 +7,7 @@ import type { PanPlan } from '#core/plan/panPlan'
 import type { PlanRequest } from '#core/plan/request'
 import { showClock, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
-import type { Percentiles } from '#core/plan/spread'
+import type { Percentiles } from '#core/plan/belief'
 import type { NextAction } from './nextAction'
 import type { Progress } from './progress'
 

@@ -9,6 +9,7 @@ import {
   baldwin,
   beltGrill,
   bigRib,
+  capPortions,
   CHARTS,
   grilled,
   minutes,
@@ -348,14 +349,7 @@ export const CASES: readonly Case[] = [
     unit: '°C',
     seen: [52, 58],
     middleIs: '32 mm',
-    figure: (ease, c) =>
-      cook(
-        'sear then oven',
-        steak(between(36, 28, ease), { cutId: 'rump-cap', weightG: 250, startC: 12 }),
-        { searS: 360, searSpells: 4, fatEdgeS: 60, ovenC: 200 },
-        minutes(between(3, 4, ease)),
-        c
-      ).run.peak.core
+    figure: (ease, c) => capPortions(ease, between(3, 4, ease), c).run.peak.core
   },
   {
     id: 'cap-portions-longer',
@@ -365,14 +359,7 @@ export const CASES: readonly Case[] = [
     unit: '°C',
     seen: [57, 63],
     middleIs: '32 mm',
-    figure: (ease, c) =>
-      cook(
-        'sear then oven',
-        steak(between(36, 28, ease), { cutId: 'rump-cap', weightG: 250, startC: 12 }),
-        { searS: 360, searSpells: 4, fatEdgeS: 60, ovenC: 200 },
-        minutes(between(4.5, 6, ease)),
-        c
-      ).run.peak.core
+    figure: (ease, c) => capPortions(ease, between(4.5, 6, ease), c).run.peak.core
   },
   {
     id: 'cap-bath',

@@ -151,3 +151,13 @@ export const tenderloin = (ease: number, c: Constants, ovenMin: number, grams = 
 export function riseFrom(pull: number, timeOf: (core: number) => number, cookFor: (ovenS: number) => ReturnType<typeof cook>): number {
   return carryover(cookFor(timeOf(pull)))
 }
+
+/** Top-sirloin cap portions: seared, the fat edge too, then so many minutes in a 200 °C oven. */
+export const capPortions = (ease: number, ovenMin: number, c: Constants): ReturnType<typeof cook> =>
+  cook(
+    'sear then oven',
+    steak(between(36, 28, ease), { cutId: 'rump-cap', weightG: 250, startC: 12 }),
+    { searS: 360, searSpells: 4, fatEdgeS: 60, ovenC: 200 },
+    minutes(ovenMin),
+    c
+  )

@@ -29,16 +29,21 @@ export interface Unknowns<T> {
 const NAMES = ['thickness', 'start', 'contact', 'air'] as const
 
 /** Standard deviations from the middle to the end of a range that holds 80 %. */
-const EIGHTY = 1.2816
+export const EIGHTY = 1.2816
 const within = (range: number): Gauss => ({ mean: 0, sd: range / EIGHTY })
 
-/** Ranges that hold 80 % of what happens: 2 mm, 3 K, and 30 % either way; common practice, no source. */
+/** Ranges that hold 80 % of what happens; common practice, no source. */
+export const UNKNOWN = { thicknessMm: 2, startC: 3, contact: 0.3, convection: 0.3 } as const
+
 export const PRIOR: Unknowns<Gauss> = {
-  thickness: within(2),
-  start: within(3),
-  contact: within(Math.log(1.3)),
-  air: within(Math.log(1.3))
+  thickness: within(UNKNOWN.thicknessMm),
+  start: within(UNKNOWN.startC),
+  contact: within(Math.log(1 + UNKNOWN.contact)),
+  air: within(Math.log(1 + UNKNOWN.convection))
 }
+
+export const drawUnknowns = (random: Randomness, prior: Unknowns<Gauss> = PRIOR): Unknowns<number> =>
+  each(name => prior[name].mean + prior[name].sd * random.normal())
 
 /** What has to be known of a cook to believe something of it. */
 export interface Trial<S> {
@@ -75,8 +80,7 @@ export function drawMembers<S>(trial: Trial<S>, count: number, seed: number, pri
   const random = new Randomness(seed)
   const curve = peakCurve(trial)
   return Array.from({ length: count }, () => {
-    const unknowns = each(name => prior[name].mean + prior[name].sd * random.normal())
-    return memberOf(trial, unknowns, curve)
+    return memberOf(trial, drawUnknowns(random, prior), curve)
   })
 }
 

@@ -16,7 +16,8 @@ import {
 } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import type { PanPlan } from './panPlan'
-import { UNKNOWN, type Spread } from './spread'
+import { UNKNOWN } from './belief'
+import type { Spread } from './spread'
 
 export type LineId = 'pan' | 'turn' | 'pull' | 'after' | 'rest' | 'eat'
 

@@ -4,7 +4,7 @@
  * cook in turn pulls the belief that the cooks before it left; thickness and start are
  * each cook's own and are not carried over.
  */
-import { believe, drawMembers, PRIOR, type Gauss, type Reading, type Trial } from './belief'
+import { believe, drawMembers, EIGHTY, PRIOR, type Gauss, type Reading, type Trial } from './belief'
 
 export interface FinishedCook<S> {
   /** The cook as it happened, on the constants of the book. */
@@ -34,7 +34,6 @@ const MEMBERS = 120
 const LEAST_COOKS = 3
 /** The range has to have shrunk to this share of the book's. */
 const SHRUNK_TO = 0.8
-const EIGHTY = 1.2816
 
 export function learnKit<S>(cooks: readonly FinishedCook<S>[]): KitLearned {
   let prior = PRIOR

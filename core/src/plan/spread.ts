@@ -6,14 +6,9 @@
 import { valueAt } from '#core/heat/history'
 import { COARSE_STEPS, run, type Recording } from '#core/heat/program'
 import { panStages, panSubject, type PanSetup, type Spell } from '#core/method/panSear'
+import { drawUnknowns, withUnknowns, type Percentiles } from './belief'
 import { percentile, Randomness } from './random'
 import type { PanPlan } from './panPlan'
-
-/** Ranges that hold 80 % of what happens; common practice, no source. */
-export const UNKNOWN = { thicknessMm: 2, startC: 3, contact: 0.3, convection: 0.3 } as const
-
-/** Standard deviations from the middle to the end of an 80 % range. */
-const EIGHTY = 1.2816
 
 export interface Spread {
   /** When the core reads the pull temperature, s: the 10th, 50th and 90th percentile. */
@@ -25,8 +20,6 @@ export interface Spread {
   readonly low: readonly number[]
   readonly high: readonly number[]
 }
-
-export type Percentiles = readonly [low: number, middle: number, high: number]
 
 const MEMBERS = 24
 const SEED = 20260
@@ -43,7 +36,7 @@ export function planSpread(setup: PanSetup, plan: PanPlan): Spread {
   const pulls: number[] = []
   const peaks: number[] = []
   for (let i = 0; i < MEMBERS; i++) {
-    const draw = oneDraw(vary(setup, random), plan)
+    const draw = oneDraw(withUnknowns(setup, drawUnknowns(random)), plan)
     time.forEach((t, k) => columns[k].push(draw.core(t) - middle.core(t) + valueAt(plan.history.time, plan.history.core, t)))
     peaks.push(draw.peak - middle.peak + plan.peak.core)
     pulls.push((draw.pull / middle.pull) * plan.pull.time)
@@ -103,28 +96,3 @@ function carriedOn(spells: readonly Spell[]): Spell[] {
     }))
   ]
 }
-
-function vary(setup: PanSetup, random: Randomness): PanSetup {
-  const { piece, constants } = setup
-  const thicknessMm = Math.max(3, piece.thicknessMm + (UNKNOWN.thicknessMm / EIGHTY) * random.normal())
-  const air = factor(UNKNOWN.convection, random)
-  return {
-    ...setup,
-    piece: {
-      ...piece,
-      thicknessMm,
-      startC: piece.startC + (UNKNOWN.startC / EIGHTY) * random.normal(),
-      weightG: (piece.weightG * thicknessMm) / piece.thicknessMm
-    },
-    constants: {
-      ...constants,
-      panContact: constants.panContact * factor(UNKNOWN.contact, random),
-      roomConvection: constants.roomConvection * air,
-      restConvection: constants.restConvection * air,
-      foilConvection: constants.foilConvection * air
-    }
-  }
-}
-
-/** A factor whose 80 % range is 1/(1+share) to 1+share. */
-const factor = (share: number, random: Randomness): number => Math.exp((Math.log(1 + share) / EIGHTY) * random.normal())
