@@ -45,12 +45,16 @@ export interface Resolution {
 }
 
 /** For a piece heated through two faces; see the refinement study in docs/physics.md. */
-export const DEFAULT_RESOLUTION: Resolution = { skin: 0.08e-3, crustCell: 0.24e-3, crust: 2.2e-3, growth: 1.25, coarsest: 0.06 }
+export const DEFAULT_RESOLUTION: Resolution = { skin: 0.08e-3, crustCell: 0.22e-3, crust: 2.2e-3, growth: 1.25, coarsest: 0.06 }
 /** For a piece of finite height and width, whose cells multiply. */
 export const ROUND_RESOLUTION: Resolution = { skin: 0.2e-3, crustCell: 0.25e-3, crust: 1e-3, growth: 1.17, coarsest: 0.07 }
 /** For searches and for many draws, whose answers are corrected or compared among themselves. */
 export const COARSE_RESOLUTION: Resolution = { skin: 0.25e-3, crustCell: 0.5e-3, crust: 2e-3, growth: 1.5, coarsest: 0.13 }
 export const COARSE_ROUND_RESOLUTION: Resolution = { skin: 0.4e-3, crustCell: 0.4e-3, crust: 0.8e-3, growth: 1.5, coarsest: 0.16 }
+
+/** Across a steak that stands on its faces: its rim is only aired, and needs far less. */
+export const RIM_RESOLUTION: Resolution = { skin: 1e-3, crustCell: 1e-3, crust: 0, growth: 1.6, coarsest: 0.22 }
+export const COARSE_RIM_RESOLUTION: Resolution = { skin: 2.5e-3, crustCell: 2.5e-3, crust: 0, growth: 1.6, coarsest: 0.35 }
 
 /** Something other than meat lying on the outside: a fat cap, a bone, a crust of pastry. */
 export interface Coat {
@@ -71,9 +75,18 @@ export function cylinderGrid(radius: number, resolution: Resolution = DEFAULT_RE
   return gridOf(rings(radius, resolution, coats), ONE_LAYER, coats)
 }
 
-/** @param radius m, coats and all, as `height` */
-export function roundGrid(radius: number, height: number, resolution: Resolution = ROUND_RESOLUTION, coats: readonly Coat[] = []): Grid {
-  return gridOf(rings(radius, resolution, coats), along(height, resolution, coats), coats)
+/**
+ * @param radius m, coats and all, as `height`
+ * @param rim resolution in radius, where that is another
+ */
+export function roundGrid(
+  radius: number,
+  height: number,
+  resolution: Resolution = ROUND_RESOLUTION,
+  coats: readonly Coat[] = [],
+  rim: Resolution = resolution
+): Grid {
+  return gridOf(rings(radius, rim, coats), along(height, resolution, coats), coats)
 }
 
 /**
@@ -159,7 +172,7 @@ const SKIN_GROWTH = 1.5
 /** Steps from a face inward that add up to `depth`. */
 function refinedSteps(depth: number, { skin, crustCell, crust, growth, coarsest }: Resolution): number[] {
   const steps: number[] = []
-  const crustStep = Math.min(crustCell, THIN * depth)
+  const crustStep = crust > 0 ? Math.min(crustCell, THIN * depth) : crustCell
   let step = Math.min(skin, crustStep)
   let sum = 0
   while (sum < depth) {

@@ -78,7 +78,7 @@ export interface StepLengths {
 }
 export const DEFAULT_STEPS: StepLengths = { first: 0.6, longest: 15, kelvin: 3.5 }
 export const COARSE_STEPS: StepLengths = { first: 0.8, longest: 30, kelvin: 5 }
-const GROWTH = 2.5
+const GROWTH = 3
 
 export function run(subject: Subject, stages: readonly Stage[], recording: Recording = KEEP_ALL, steps: StepLengths = DEFAULT_STEPS): Run {
   const body = new Body(subject.grid, subject.materials, subject.constants ?? CONSTANTS, subject.start)
@@ -95,7 +95,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
   )
   const pace = Math.min(1, size / PACE_SIZE)
   const first = steps.first * pace
-  const bend = steps.kelvin * pace * (subject.grid.radial.cells > 1 ? ROUND_CARE : 1)
+  const bend = steps.kelvin * pace * (subject.grid.mirrored || subject.grid.axial.cells === 1 ? ROUND_CARE : 1)
   const enough = recording.untilCore ?? Infinity
   for (const [index, stage] of stages.entries()) {
     if (body.heart.core >= enough) break
@@ -142,7 +142,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
 const SCRAP = 1e-6
 const NO_BURNERS: readonly (Burner | null)[] = []
 const heightOf = ({ axial }: Grid): number => (axial.cells > 1 ? axial.edge[axial.cells] : Infinity)
-/** A round piece cooks for hours, and what a long step leaves out adds up. */
+/** A roast cooks for hours, and what a long step leaves out adds up. */
 const ROUND_CARE = 0.4
 /** m: in thinner pieces everything happens sooner, and steps are finer in proportion. */
 const PACE_SIZE = 0.04

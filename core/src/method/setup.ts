@@ -5,9 +5,11 @@
 import type { Constants } from '#core/heat/constants'
 import {
   COARSE_RESOLUTION,
+  COARSE_RIM_RESOLUTION,
   COARSE_ROUND_RESOLUTION,
   DEFAULT_RESOLUTION,
   mirroredGrid,
+  RIM_RESOLUTION,
   ROUND_RESOLUTION,
   roundGrid,
   slabGrid,
@@ -68,5 +70,11 @@ function gridOf(shape: PieceShape, fineness: Fineness, coats: readonly Coat[], a
   const radius = shape.radius + on('side')
   return alike
     ? mirroredGrid(radius, shape.height + 2 * on('first'), resolution, coats)
-    : roundGrid(radius, shape.height + on('first') + on('second'), resolution, coats)
+    : roundGrid(
+        radius,
+        shape.height + on('first') + on('second'),
+        resolution,
+        coats,
+        fineness === 'fine' ? RIM_RESOLUTION : COARSE_RIM_RESOLUTION
+      )
 }
