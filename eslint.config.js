@@ -23,6 +23,8 @@ export default tseslint.config(
       'vue/html-closing-bracket-newline': 'off',
       'vue/first-attribute-linebreak': 'off',
       'vue/require-default-prop': 'off',
+      // Leaving a key out of a record names it.
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
       eqeqeq: ['error', 'always', { null: 'ignore' }],
       'no-console': 'error'
     }

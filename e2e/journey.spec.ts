@@ -20,7 +20,7 @@ test('a cook buys, measures, plans, cooks, judges and finds it again', async ({ 
   await page.clock.install()
   await page.goto(`${app.url}/counter`)
   await page.getByLabel('Search cuts by any name').fill('shin')
-  await expect(page.getByRole('alert')).toContainText('Not for the pan.')
+  await expect(page.getByRole('alert')).toContainText('Not for pan, oven or coals.')
   await expect(page.getByRole('button', { name: 'Take it to the bench' })).toHaveCount(0)
 
   await page.getByLabel('Search cuts by any name').fill('bife de chorizo')

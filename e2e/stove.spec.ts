@@ -80,7 +80,7 @@ test('with the server dead the places still open, and the book says why it is cl
   await page.goto(`${app.url}/fire`)
   await app.kill()
   await page.getByRole('link', { name: 'Counter' }).click()
-  await expect(page.getByRole('heading', { name: 'What have you found?' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'What are you after?' })).toBeVisible()
   await page.getByRole('link', { name: 'Book' }).click()
   await expect(page.getByRole('alert')).toContainText('The server does not answer.')
   await app.serve()

@@ -72,7 +72,7 @@ test('no stale figure is shown as current, and nonsense is answered in the field
   await expect(page.getByRole('heading', { name: 'Strip steak, 1½ in' })).toBeVisible()
 })
 
-for (const path of ['/counter', '/bench', '/fire', '/stove', '/book', '/book/demo-strip-galley']) {
+for (const path of ['/counter', '/larder', '/bench', '/fire', '/stove', '/book', '/book/demo-strip-galley']) {
   test(`axe finds nothing at ${path}`, async ({ page }) => {
     await page.goto(`${app.url}${path}`)
     await page.waitForTimeout(1500)
@@ -92,6 +92,25 @@ test('axe finds nothing at a lit stove with every panel open', async ({ page }) 
   expect(await violations(page)).toEqual([])
 })
 
+test('axe finds nothing at the counter with its questions, at the order slip, at the board and at the list', async ({ page }) => {
+  await page.goto(`${app.url}/counter`)
+  await page.getByRole('button', { name: 'Lifted off' }).click()
+  await page.getByRole('button', { name: 'Order slip' }).click()
+  await expect(page.getByText('in the pan, grey edge').first()).toBeVisible()
+  expect(await violations(page)).toEqual([])
+  await page.getByRole('button', { name: 'No name on it' }).click()
+  expect(await violations(page)).toEqual([])
+  await page.goto(`${app.url}/larder`)
+  await page.getByRole('button', { name: 'A new packet' }).click()
+  expect(await violations(page)).toEqual([])
+  await page.goto(`${app.url}/bench`)
+  await page.getByRole('button', { name: 'Portion a whole one' }).click()
+  expect(await violations(page)).toEqual([])
+  await page.getByRole('button', { name: 'Get it ready' }).click()
+  await expect(page.getByText('begins to brown').first()).toBeVisible()
+  expect(await violations(page)).toEqual([])
+})
+
 async function violations(page: Page): Promise<string[]> {
   await page.evaluate(AXE)
   return page.evaluate(async () => {
@@ -105,7 +124,7 @@ async function violations(page: Page): Promise<string[]> {
 
 test('on a phone nothing is wider than the screen', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  for (const path of ['/counter', '/bench', '/fire', '/stove', '/book']) {
+  for (const path of ['/counter', '/larder', '/bench', '/fire', '/stove', '/book']) {
     await page.goto(`${app.url}${path}`)
     await page.waitForTimeout(800)
     expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(390)

@@ -12,6 +12,9 @@ import { join } from 'node:path'
 import type { Logger } from 'pino'
 import { CookRepository } from './cooks/repository'
 import { cookRoutes } from './cooks/routes'
+import { PacketRepository } from './packets/repository'
+import { packetRoutes } from './packets/routes'
+import { printRoutes } from './print/routes'
 import { notFound, Problem, problemHandler } from './problem'
 
 export interface AppParts {
@@ -69,6 +72,8 @@ export function createApp({ db, log, pages }: AppParts): Express {
     response.json({ status: 'ok' })
   })
   api.use('/cooks', cookRoutes(new CookRepository(db)))
+  api.use('/packets', packetRoutes(new PacketRepository(db)))
+  api.use('/print', printRoutes())
   api.use(notFound)
   app.use('/api', api)
 

@@ -10,6 +10,7 @@ import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import pino from 'pino'
 import { fillWithDemo } from '../../demo/cooks'
+import { stockLarder } from '../../demo/larder'
 import { createApp } from './app'
 import { openDatabase } from './db/database'
 
@@ -19,7 +20,10 @@ const GRACE_MS = 3000
 
 const log = pino({ level: process.env['MACELLAIO_LOG'] ?? 'info' })
 const db = await openDatabase(process.env['MACELLAIO_DB'] ?? join(ROOT, '.data/macellaio.sqlite'))
-if (process.env['MACELLAIO_DEMO'] === '1') await fillWithDemo(db)
+if (process.env['MACELLAIO_DEMO'] === '1') {
+  await fillWithDemo(db)
+  await stockLarder(db)
+}
 
 const app = createApp({ db, log, pages: join(ROOT, 'dist/web') })
 const server = app.listen(Number(process.env['MACELLAIO_PORT'] ?? 4380), HOST, () => {

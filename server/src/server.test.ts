@@ -8,6 +8,9 @@ import pino from 'pino'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { plannedOf, type CookRecord } from '#core/book/record'
+import { cutById } from '#core/meat/cuts'
+import type { Packet } from '#core/meat/larder'
+import { orderFor } from '#core/meat/orderSlip'
 import { FIRST_REQUEST } from '#core/plan/firstRequest'
 import { planPanSear } from '#core/plan/panPlan'
 import { setupOf } from '#core/plan/request'
@@ -138,5 +141,71 @@ describe('the walls', () => {
     await expect(
       db('cook_events').insert({ id: 'orphan', cook_id: 'nobody', sequence: 1, kind: 'laid', at: 1, entered: 1 })
     ).rejects.toThrow(/FOREIGN KEY/)
+  })
+})
+
+describe('the larder and the printer', () => {
+  const packet: Packet = {
+    id: 'packet-one',
+    cutId: 'rump-cap',
+    label: 'PICANHA',
+    pieces: 1,
+    weightG: 1250,
+    thicknessMm: null,
+    wrap: 'vacuum',
+    place: 'fridge',
+    since: 1_700_000_000_000,
+    useBy: null,
+    thawing: null,
+    intact: 'yes'
+  }
+
+  const stored = async (): Promise<Packet[]> => ((await request(app).get('/api/packets')).body as { packets: Packet[] }).packets
+
+  it('keeps a packet, replaces it when it comes again, takes it out, and takes it back', async () => {
+    await request(app).put('/api/packets/packet-one').send(packet).expect(201)
+    await request(app)
+      .put('/api/packets/packet-one')
+      .send({ ...packet, place: 'freezer' })
+      .expect(200)
+    const { body } = await request(app).get('/api/packets').expect(200)
+    expect((body as { packets: Packet[] }).packets).toEqual([{ ...packet, place: 'freezer' }])
+    await request(app).delete('/api/packets/packet-one').expect(204)
+    expect(await stored()).toEqual([])
+    await request(app).put('/api/packets/packet-one').send(packet).expect(200)
+    expect(await stored()).toHaveLength(1)
+    await request(app).delete('/api/packets/nobody-here').expect(404)
+  })
+
+  it('refuses nonsense with every key that is wrong', async () => {
+    const { body } = await request(app)
+      .put('/api/packets/packet-one')
+      .send({ ...packet, cutId: 'unicorn', weightG: -3, thawing: { since: 1, how: 'sunshine' } })
+      .expect(422)
+    expect((body as { problems: { key: string }[] }).problems.map(p => p.key).sort()).toEqual(['cutId', 'thawing.how', 'weightG'])
+    await request(app).put('/api/packets/another-id').send(packet).expect(422)
+  })
+
+  it('prints an order slip, Japanese and all, as a PDF of one page', async () => {
+    const order = orderFor(cutById('rump-cap')!, 'JP', { pieces: 1, pieceG: 1200 })
+    const { body, headers } = await request(app)
+      .post('/api/print/order-slip')
+      .send({ order, units: 'metric' })
+      .buffer(true)
+      .parse((response, done) => {
+        const parts: Buffer[] = []
+        response.on('data', (part: Buffer) => parts.push(part))
+        response.on('end', () => done(null, Buffer.concat(parts)))
+      })
+      .expect(200)
+    expect(headers['content-type']).toContain('application/pdf')
+    const text = (body as Buffer).toString('latin1')
+    expect(text.startsWith('%PDF-')).toBe(true)
+    expect(text.match(/\/Type \/Page\b/g)).toHaveLength(1)
+    expect(text).toMatch(/NotoSansJP/)
+    await request(app)
+      .post('/api/print/order-slip')
+      .send({ order: { ...order, pieces: 0 }, units: 'metric' })
+      .expect(422)
   })
 })

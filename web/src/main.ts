@@ -1,5 +1,6 @@
 import '@fontsource-variable/hanken-grotesk/index.css'
 import '@fontsource-variable/vollkorn/index.css'
+import '@fontsource/noto-sans-jp/japanese-400.css'
 import 'ant-design-vue/dist/reset.css'
 import './theme/theme.css'
 import { createPinia } from 'pinia'

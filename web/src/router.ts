@@ -4,6 +4,7 @@ import BenchPlace from './places/bench/BenchPlace.vue'
 import BookPlace from './places/book/BookPlace.vue'
 import CookPage from './places/book/CookPage.vue'
 import CounterPlace from './places/counter/CounterPlace.vue'
+import LarderPlace from './places/larder/LarderPlace.vue'
 import FirePlace from './places/fire/FirePlace.vue'
 import StovePlace from './places/stove/StovePlace.vue'
 
@@ -13,6 +14,7 @@ export const router = createRouter({
   routes: [
     { path: '/', redirect: '/fire' },
     { path: '/counter', name: 'counter', component: CounterPlace, meta: { title: 'Counter' } },
+    { path: '/larder', name: 'larder', component: LarderPlace, meta: { title: 'Larder' } },
     { path: '/bench', name: 'bench', component: BenchPlace, meta: { title: 'Bench' } },
     { path: '/fire', name: 'fire', component: FirePlace, meta: { title: 'Fire' } },
     { path: '/stove', name: 'stove', component: StovePlace, meta: { title: 'Stove', mood: 'service' } },

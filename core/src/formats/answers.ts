@@ -5,7 +5,7 @@
 import { bandOf } from '#core/doneness/scale'
 import { CONSTANTS } from '#core/heat/constants'
 import { preheatSeconds } from '#core/kit/pan'
-import { isTender } from '#core/meat/cut'
+import { braiseAdvice, isTender } from '#core/meat/cut'
 import { cutById } from '#core/meat/cuts'
 import { findContradiction } from '#core/meat/contradiction'
 import { faceAreaM2, isFlat, type Piece } from '#core/meat/piece'
@@ -96,7 +96,7 @@ function answerOther<K extends MethodKind>(kind: K, asked: PlanCase): object {
 function bareOf({ piece, room }: { piece: Piece; room: Bare['room'] }): Bare {
   const cut = cutById(piece.cutId)
   if (!cut) throw new RequestError('piece.cutId', `There is no cut “${piece.cutId}”.`)
-  if (!isTender(cut)) throw new RequestError('piece.cutId', cut.braise ?? '')
+  if (!isTender(cut)) throw new RequestError('piece.cutId', braiseAdvice(cut))
   return { piece, cut, room, constants: CONSTANTS, flat: isFlat(piece, cut) }
 }
 

@@ -6,7 +6,7 @@ import * as yup from 'yup'
 import { SCALES } from '#core/doneness/scale'
 import { PANS, RINGS } from '#core/kit/pan'
 import { CUTS } from '#core/meat/cuts'
-import { PIECE_LIMITS, SURFACES, type SurfaceState } from '#core/meat/piece'
+import { INTACTS, PIECE_LIMITS, SURFACES, type SurfaceState } from '#core/meat/piece'
 import { PAN_LIMITS, TURNINGS } from '#core/method/panSear'
 import type { PlanRequest } from '#core/plan/request'
 import { validate } from './problem'
@@ -40,6 +40,13 @@ const oneOf = <T extends string>(allowed: readonly T[]): yup.StringSchema<T> =>
     .required('This is missing.')
     .oneOf([...allowed], `This may be one of: ${allowed.join(', ')}.`)
 
+const optional = <T extends string>(allowed: readonly T[]): yup.StringSchema<T | undefined> =>
+  yup
+    .string<T>()
+    .strict()
+    .optional()
+    .oneOf([...allowed], `This may be one of: ${allowed.join(', ')}.`)
+
 const pieceSchema = yup
   .object({
     cutId: oneOf(CUTS.map(c => c.id)),
@@ -49,7 +56,10 @@ const pieceSchema = yup
     lengthMm: within(PIECE_LIMITS.lengthMm, 'mm'),
     widthMm: within(PIECE_LIMITS.widthMm, 'mm'),
     startC: within(PIECE_LIMITS.startC, '°C'),
-    surface: oneOf(Object.keys(SURFACES) as SurfaceState[])
+    surface: oneOf(Object.keys(SURFACES) as SurfaceState[]),
+    form: optional(['steak', 'roast']),
+    thinEndMm: yup.number().strict().min(PIECE_LIMITS.thicknessMm[0]).max(PIECE_LIMITS.thicknessMm[1]).optional(),
+    intact: optional(INTACTS)
   })
   .noUnknown()
   .required()
@@ -74,6 +84,7 @@ const schema = yup
     rest: restSchema,
     scaleId: oneOf(SCALES.map(s => s.id)),
     targetC: within(TARGET_LIMITS, '°C'),
+    vulnerable: yup.boolean().strict().optional(),
     room: yup
       .object({
         temperatureC: within(ROOM_LIMITS.temperatureC, '°C'),

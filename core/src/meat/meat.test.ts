@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { isTender } from './cut'
-import { CUTS, cutById } from './cuts'
+import { cutById } from './cuts'
 import { findContradiction } from './contradiction'
-import { findCuts } from './names'
+import { askWhere, findCuts } from './names'
 import { weightFromSize, type Piece } from './piece'
 
 const found = (query: string): string | undefined => findCuts(query)[0]?.cut.id
@@ -26,7 +25,17 @@ describe('every name finds its muscle', () => {
     ['infraspinatus', 'flat-iron'],
     ['joue de boeuf', 'cheek'],
     ['ribeey steak', 'ribeye'],
-    ['picaña', 'rump-cap']
+    ['picaña', 'rump-cap'],
+    ['BNLS BF STRPLN STK', 'strip'],
+    ['TNDRLN 1.8 KG', 'fillet'],
+    ['PICANA 1.3kg', 'rump-cap'],
+    ['EYE RND RST', 'eye-of-round'],
+    ['CHK EYE', 'chuck-eye'],
+    ['ミスジ', 'flat-iron'],
+    ['misuji', 'flat-iron'],
+    ['Flacheisen', 'flat-iron'],
+    ['feather blade', 'blade'],
+    ['London broil', 'topside']
   ])('%s', (query, id) => {
     expect(found(query)).toBe(id)
   })
@@ -34,31 +43,19 @@ describe('every name finds its muscle', () => {
   it('nonsense finds nothing, and nothing typed finds nothing', () => {
     expect(findCuts('xyzzy')).toEqual([])
     expect(findCuts('  ')).toEqual([])
-  })
-})
-
-describe('the counter', () => {
-  it('has ten tender cuts and more, and knows what must be braised', () => {
-    expect(CUTS.filter(isTender).length).toBeGreaterThanOrEqual(10)
-    for (const id of ['shin', 'cheek', 'brisket']) expect(cutById(id)?.braise).toMatch(/3½ h|braised/)
+    expect(findCuts('frozen beef 2 kg')).toEqual([])
   })
 
-  it.each(CUTS.map(c => [c.id, c] as const))(
-    '%s: composition adds up, shape and weight are of the same piece, eight regions name it',
-    (_, cut) => {
-      const { water, protein, fat, ash } = cut.composition
-      expect(water + protein + fat + ash).toBeCloseTo(1, 1)
-      const middle = ([low, high]: readonly [number, number]): number => (low + high) / 2
-      const { shape } = cut
-      const weight = weightFromSize(
-        { thicknessMm: middle(shape.thicknessMm), lengthMm: middle(shape.lengthMm), widthMm: middle(shape.widthMm), startC: 5 },
-        cut
-      )
-      expect(weight).toBeGreaterThan(shape.weightG[0])
-      expect(weight).toBeLessThan(shape.weightG[1])
-      expect(new Set(cut.regional.map(r => r.region)).size).toBe(8)
-    }
-  )
+  it('a name that means different muscles in different countries is asked about, by country', () => {
+    const sirloin = new Map(askWhere('sirloin steak')?.means.map(m => [m.region, m.cut.id]))
+    expect(sirloin.get('UK')).toBe('strip')
+    expect(sirloin.get('US')).toBe('rump')
+    const porterhouse = new Map(askWhere('porterhouse')?.means.map(m => [m.region, m.cut.id]))
+    expect(porterhouse.get('AU')).toBe('strip')
+    expect(porterhouse.get('US')).toBe('t-bone')
+    expect(askWhere('picanha')).toBeNull()
+    expect(askWhere('')).toBeNull()
+  })
 })
 
 describe('weight and size are held against each other', () => {

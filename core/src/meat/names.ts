@@ -1,13 +1,13 @@
 /**
- * Finding the muscle behind a name: any region's, with or without accents, and near
- * misses of spelling.
+ * Finding the muscle behind a name: any region's, with or without accents, label
+ * abbreviations, and near misses of spelling.
  */
-import type { Cut, Region } from './cut'
+import { REGIONS, type Cut, type Region } from './cut'
 import { CUTS } from './cuts'
 
 export interface NameMatch {
   readonly cut: Cut
-  /** The name that matched, and whose it is; null region for our own name or the muscle's. */
+  /** The name that matched, and whose it is; null region for our own name, the muscle's, or a label's. */
   readonly name: string
   readonly region: Region | null
   /** 0 for a name typed whole; larger is farther. */
@@ -16,50 +16,170 @@ export interface NameMatch {
 
 /** @returns best first, one a cut, none for an empty query */
 export function findCuts(query: string): NameMatch[] {
-  const wanted = plain(query)
-  if (wanted === '') return []
+  const readings = readingsOf(query)
   const best: NameMatch[] = []
-  for (const cut of CUTS) {
-    const candidates = namesOf(cut)
-      .map(n => ({ cut, ...n, distance: distanceTo(wanted, plain(n.name)) }))
-      .filter(n => n.distance !== Infinity)
-      .sort((a, b) => a.distance - b.distance)
-    if (candidates[0]) best.push(candidates[0])
+  for (const { cut, names } of INDEX) {
+    let nearest: NameMatch | null = null
+    for (const { name, region, plainly } of names) {
+      const distance = Math.min(...readings.map(r => r.penalty + distanceTo(r.text, plainly)))
+      if (distance < (nearest?.distance ?? Infinity)) nearest = { cut, name, region, distance }
+    }
+    if (nearest) best.push(nearest)
   }
   return best.sort((a, b) => a.distance - b.distance)
 }
 
-function namesOf(cut: Cut): { name: string; region: Region | null }[] {
-  return [
-    { name: cut.name, region: null },
-    ...cut.regional.flatMap(r => r.names.map(name => ({ name, region: r.region }))),
-    { name: cut.muscle, region: null }
-  ]
+/**
+ * A name that means one muscle here and another there.
+ * @returns the regions to choose between, with what each means by it; null where all agree
+ */
+export function askWhere(query: string): { readonly name: string; readonly means: readonly { region: Region; cut: Cut }[] } | null {
+  const wanted = bare(plain(query))
+  if (wanted === '') return null
+  const means: { region: Region; cut: Cut }[] = []
+  let name = ''
+  for (const region of REGIONS) {
+    const hit = INDEX.flatMap(e =>
+      e.names.filter(n => n.region === region && bare(n.plainly) === wanted).map(n => ({ cut: e.cut, name: n.name }))
+    )[0]
+    if (!hit) continue
+    name = hit.name
+    means.push({ region, cut: hit.cut })
+  }
+  return new Set(means.map(m => m.cut.id)).size > 1 ? { name, means } : null
 }
 
-/** Lower case, no accents, no punctuation, single spaces. */
+/** Without the words that only say how it is cut. */
+const bare = (plainly: string): string =>
+  plainly
+    .split(' ')
+    .filter(w => !['steak', 'steaks', 'boneless', 'joint', 'whole'].includes(w))
+    .join(' ')
+
+/** Lower case, no accents, no punctuation, single spaces; Japanese letters stay. */
 function plain(text: string): string {
   return text
     .normalize('NFD')
-    .replace(/\p{M}/gu, '')
+    .replace(/\p{Script=Latin}\p{M}+/gu, c => c.charAt(0))
+    .normalize('NFC')
     .toLowerCase()
     .replace(/œ/g, 'oe')
-    .replace(/[^a-z0-9]+/g, ' ')
+    .replace(/ß/g, 'ss')
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
     .trim()
 }
+
+/** What labels shorten, common practice, no source. */
+const ABBREVIATIONS: Readonly<Record<string, string>> = {
+  bf: 'beef',
+  bld: 'blade',
+  bnls: 'boneless',
+  bttm: 'bottom',
+  btm: 'bottom',
+  brskt: 'brisket',
+  chk: 'chuck',
+  ctr: 'center',
+  flk: 'flank',
+  flt: 'fillet',
+  hngr: 'hanger',
+  jnt: 'joint',
+  knkl: 'knuckle',
+  oyst: 'oyster',
+  plt: 'plate',
+  rbye: 'ribeye',
+  rbeye: 'ribeye',
+  rd: 'round',
+  rmp: 'rump',
+  rnd: 'round',
+  rst: 'roast',
+  shld: 'shoulder',
+  shldr: 'shoulder',
+  shrt: 'short',
+  skrt: 'skirt',
+  slvrsd: 'silverside',
+  srln: 'sirloin',
+  sirln: 'sirloin',
+  stk: 'steak',
+  stks: 'steak',
+  strp: 'strip',
+  strpln: 'striploin',
+  tndr: 'tender',
+  tndrln: 'tenderloin',
+  tpsd: 'topside',
+  topsde: 'topside',
+  whl: 'whole'
+}
+/** Words that say nothing of the muscle. */
+const NOISE = new Set([
+  'beef',
+  'boneless',
+  'bovine',
+  'fresh',
+  'frozen',
+  'kg',
+  'lb',
+  'g',
+  'prime',
+  'choice',
+  'select',
+  'angus',
+  'grass',
+  'fed',
+  'the',
+  'of',
+  'a',
+  'de',
+  'piece',
+  'pack',
+  'steaks'
+])
+
+interface Reading {
+  readonly text: string
+  readonly penalty: number
+}
+
+/** As typed; and as a label, with abbreviations spelled out and what says nothing left out. */
+function readingsOf(query: string): Reading[] {
+  const typed = plain(query)
+  if (typed === '') return []
+  const spelled = typed
+    .split(' ')
+    .map(w => ABBREVIATIONS[w] ?? w)
+    .filter(w => !NOISE.has(w) && !/^\d/.test(w))
+    .join(' ')
+  if (spelled === '') return []
+  return spelled === typed
+    ? [{ text: typed, penalty: 0 }]
+    : [
+        { text: typed, penalty: 0 },
+        { text: spelled, penalty: 0.3 }
+      ]
+}
+
+const INDEX = CUTS.map(cut => ({
+  cut,
+  names: [
+    { name: cut.name, region: null },
+    ...REGIONS.flatMap(region => (cut.regional[region] ?? []).map(name => ({ name, region }))),
+    { name: cut.muscle, region: null },
+    ...cut.labels.map(name => ({ name, region: null }))
+  ].map(n => ({ ...n, plainly: plain(n.name) }))
+}))
 
 /** Whole name 0; starts with it 1; a word starts with it 2; close spelling 3 and more; else Infinity. */
 function distanceTo(wanted: string, name: string): number {
   if (name === wanted) return 0
   if (name.startsWith(wanted)) return 1
   if (` ${name}`.includes(` ${wanted}`)) return 2
-  if (` ${wanted} `.includes(` ${name} `)) return 2.5
+  if (name !== '' && ` ${wanted} `.includes(` ${name} `)) return 2.5
   const slips = editDistance(wanted, name)
   return slips <= Math.floor(Math.max(wanted.length, 4) / 4) ? 3 + slips : Infinity
 }
 
 /** Levenshtein distance. */
 function editDistance(a: string, b: string): number {
+  if (Math.abs(a.length - b.length) > a.length) return Infinity
   let row = Array.from({ length: b.length + 1 }, (_, j) => j)
   for (let i = 1; i <= a.length; i++) {
     const next = [i]

@@ -15,6 +15,9 @@ export const SURFACES: Record<SurfaceState, { readonly label: string; readonly f
   aired: { label: 'Aired', filmKgM2: 0.005, means: 'a day or two on a rack in the fridge' }
 }
 
+export const INTACTS = ['yes', 'no', 'unknown'] as const
+export type Intact = (typeof INTACTS)[number]
+
 /** A flat piece on a face, or a log that lies along its length. */
 export type PieceForm = 'steak' | 'roast'
 
@@ -42,6 +45,10 @@ export interface Piece {
   readonly surface: SurfaceState
   /** A steak unless said otherwise. */
   readonly form?: PieceForm
+  /** Where it is a wedge: its thin end. The thickness above is the thick one's, which the plan follows. */
+  readonly thinEndMm?: number
+  /** Inside a whole muscle nothing grows; needles, rolling and mincing carry what is outside in. Taken as intact unless said. */
+  readonly intact?: Intact
   /** From the outside inward where several lie on one face; sizes and weight are of the meat without them. */
   readonly coats?: readonly PieceCoat[]
 }

@@ -5,7 +5,7 @@
 import { CONSTANTS } from '#core/heat/constants'
 import type { Room } from '#core/kit/air'
 import { floorAreaM2, hottestPan, panById, ringById } from '#core/kit/pan'
-import { isTender } from '#core/meat/cut'
+import { braiseAdvice, isTender } from '#core/meat/cut'
 import { cutById } from '#core/meat/cuts'
 import { faceAreaM2, isFlat, type Piece } from '#core/meat/piece'
 import type { RestLength } from '#core/method/method'
@@ -23,6 +23,8 @@ export interface PlanRequest {
   readonly scaleId: string
   readonly targetC: number
   readonly room: Room
+  /** Someone at the table is pregnant, very young, old or immune-suppressed. */
+  readonly vulnerable?: boolean
 }
 
 /** A request that is well formed but cannot be cooked: which field, and why. */
@@ -43,7 +45,7 @@ const MOST_OF_FLOOR = 1
 export function setupOf(request: PlanRequest): PanSetup {
   const cut = cutById(request.piece.cutId)
   if (!cut) throw new RequestError('piece.cutId', `There is no cut “${request.piece.cutId}”.`)
-  if (!isTender(cut)) throw new RequestError('piece.cutId', cut.braise ?? '')
+  if (!isTender(cut)) throw new RequestError('piece.cutId', braiseAdvice(cut))
   const pan = panById(request.panId)
   if (!pan) throw new RequestError('panId', `There is no pan “${request.panId}”.`)
   const ring = ringById(request.ringId)

@@ -4,18 +4,39 @@
  */
 import { PUBLIC_HEALTH } from '#core/doneness/scale'
 import { showTemperature, shownText } from '#core/quantity/format'
+import type { Intact } from '#core/meat/piece'
 import type { UnitSystem } from '#core/quantity/units'
 
 export interface Caution {
-  readonly id: 'below public health' | 'smoke'
+  readonly id: 'below public health' | 'smoke' | 'not intact' | 'vulnerable'
   readonly text: string
 }
 
 /** Most frying oils smoke between 200 and 235 °C (common practice, no source). */
 const OIL_SMOKES = 230
 
-export function cautionsFor(targetC: number, panC: number, system: UnitSystem): Caution[] {
+/** Minced or needled meat: 71 °C at once (USDA), or 70 °C for 2 min (UK FSA); both from memory. */
+export const NOT_INTACT_C = 71
+
+export interface Table {
+  readonly intact: Intact
+  readonly vulnerable: boolean
+}
+const ORDINARY: Table = { intact: 'yes', vulnerable: false }
+
+export function cautionsFor(targetC: number, panC: number, system: UnitSystem, table: Table = ORDINARY): Caution[] {
   const cautions: Caution[] = []
+  if (table.intact !== 'yes' && targetC < NOT_INTACT_C) {
+    const safe = shownText(showTemperature(NOT_INTACT_C, system))
+    cautions.push({
+      id: 'not intact',
+      text: `${table.intact === 'no' ? 'Needled, rolled or injected meat carries' : 'Meat that may have been needled may carry'} what was outside into its middle: that needs ${safe}, or 2 min at 1 degree less. Ask the butcher, or cook it through.`
+    })
+  }
+  if (table.vulnerable && targetC < PUBLIC_HEALTH.celsius) {
+    const safe = shownText(showTemperature(PUBLIC_HEALTH.celsius, system))
+    cautions.push({ id: 'vulnerable', text: `Someone at the table should have ${safe} and 3 min of rest: cook theirs to that.` })
+  }
   if (targetC < PUBLIC_HEALTH.celsius) {
     const safe = shownText(showTemperature(PUBLIC_HEALTH.celsius, system))
     cautions.push({

@@ -6,8 +6,9 @@ import knex, { type Knex } from 'knex'
 import { mkdirSync } from 'node:fs'
 import { dirname } from 'node:path'
 import * as first from './migrations/0001_cooks'
+import * as second from './migrations/0002_packets'
 
-const MIGRATIONS: Record<string, Knex.Migration> = { '0001_cooks': first }
+const MIGRATIONS: Record<string, Knex.Migration> = { '0001_cooks': first, '0002_packets': second }
 
 /** Migrations are imported, not searched for on disk, so that they also run when bundled. */
 const SOURCE: Knex.MigrationSource<string> = {

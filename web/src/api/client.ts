@@ -3,6 +3,9 @@ import type { CookRecord, Outcome, Seen } from '#core/book/record'
 import type { CookEvent } from '#core/cook/events'
 import type { Phase } from '#core/cook/progress'
 import type { NewCook } from '#core/formats/cookSchema'
+import type { Packet } from '#core/meat/larder'
+import type { Order } from '#core/meat/orderSlip'
+import type { UnitSystem } from '#core/quantity/units'
 
 /** The server answered, and refused. */
 export class RefusedError extends Error {
@@ -50,7 +53,28 @@ export interface CookSummary extends Pick<CookRecord, 'id' | 'title' | 'createdA
 
 const cookPath = (id: string): string => `/cooks/${encodeURIComponent(id)}`
 
+async function askPdf(path: string, body: unknown): Promise<Blob> {
+  let response: Response
+  try {
+    response = await fetch(`/api${path}`, {
+      method: 'POST',
+      signal: AbortSignal.timeout(PATIENCE_MS),
+      body: JSON.stringify(body),
+      headers: { 'Content-Type': 'application/json' }
+    })
+  } catch {
+    throw new UnreachableError('The server does not answer.')
+  }
+  if (response.status >= 502 && response.status <= 504) throw new UnreachableError('The server does not answer.')
+  if (!response.ok) throw new RefusedError(response.status, `The server answered ${response.status}.`)
+  return response.blob()
+}
+
 export const api = {
+  packets: (): Promise<{ packets: Packet[] }> => ask('GET', '/packets'),
+  keep: (packet: Packet): Promise<Packet> => ask('PUT', `/packets/${encodeURIComponent(packet.id)}`, packet),
+  use: (id: string): Promise<void> => ask('DELETE', `/packets/${encodeURIComponent(id)}`),
+  orderPdf: (order: Order, units: UnitSystem): Promise<Blob> => askPdf('/print/order-slip', { order, units }),
   cooks: (search: string): Promise<{ cooks: CookSummary[] }> => ask('GET', `/cooks?search=${encodeURIComponent(search)}`),
   cook: (id: string): Promise<CookRecord> => ask('GET', cookPath(id)),
   begin: (cook: NewCook): Promise<CookRecord> => ask('POST', '/cooks', cook),

@@ -13,6 +13,12 @@ import { FIRST_REQUEST } from '#core/plan/firstRequest'
 import type { PlanRequest } from '#core/plan/request'
 import { kept } from './kept'
 
+/** What was ordered of a cut. */
+export interface Ordered {
+  readonly pieceG?: number
+  readonly thicknessMm?: number | null
+}
+
 export const useDraft = defineStore('draft', () => {
   const request = kept<PlanRequest>('macellaio.draft', () => FIRST_REQUEST, parseRequest)
   const touched = kept<boolean>(
@@ -25,6 +31,7 @@ export const useDraft = defineStore('draft', () => {
 
   const cut = computed(() => cutById(request.value.piece.cutId) ?? CUTS[0])
   const contradiction = computed(() => findContradiction(request.value.piece, cut.value))
+  const table = computed(() => ({ intact: request.value.piece.intact ?? ('yes' as const), vulnerable: request.value.vulnerable ?? false }))
   const firstProblem = computed(() => Object.entries(problems)[0] as [string, string] | undefined)
 
   function change(part: Partial<PlanRequest>): void {
@@ -39,20 +46,30 @@ export const useDraft = defineStore('draft', () => {
     else problems[field] = message
   }
 
-  /** Puts a usual piece of a cut on the bench. */
-  function take(chosen: Cut): void {
+  /** Puts a piece of a cut on the bench: a usual one, or as it was ordered. */
+  function take(chosen: Cut, ordered: Ordered = {}): void {
     const middle = ([low, high]: readonly [number, number]): number => Math.round((low + high) / 2)
     const { shape } = chosen
-    const lengthMm = middle(shape.lengthMm)
-    const sizes = {
-      thicknessMm: middle(shape.thicknessMm),
-      lengthMm,
-      widthMm: shape.outline === 'round' ? lengthMm : middle(shape.widthMm),
+    const usual = {
+      thicknessMm: ordered.thicknessMm ?? middle(shape.thicknessMm),
+      lengthMm: middle(shape.lengthMm),
+      widthMm: shape.outline === 'round' && chosen.form === 'steak' ? middle(shape.lengthMm) : middle(shape.widthMm),
       startC: request.value.piece.startC
     }
-    changePiece({ cutId: chosen.id, count: 1, ...sizes, weightG: Math.round(weightFromSize(sizes, chosen) / 10) * 10 })
+    const weightG = ordered.pieceG ?? Math.round(weightFromSize(usual, chosen) / 10) * 10
+    // Heavier than usual is a joint cut longer, or a steak larger both ways.
+    const larger = weightG / weightFromSize(usual, chosen)
+    const round = chosen.form === 'roast'
+    const lengthMm = Math.round(usual.lengthMm * (round ? larger : Math.sqrt(larger)))
+    const widthMm = round ? usual.widthMm : Math.round(usual.widthMm * Math.sqrt(larger))
+    put({ cutId: chosen.id, form: chosen.form, count: 1, surface: 'patted', ...usual, lengthMm, widthMm, weightG })
+  }
+
+  /** Puts another piece on the bench: nothing of the one before stays. */
+  function put(piece: Piece): void {
+    change({ piece })
     for (const field of Object.keys(problems)) delete problems[field]
   }
 
-  return { request, touched, problems, cut, contradiction, firstProblem, change, changePiece, complain, take }
+  return { request, touched, problems, cut, contradiction, table, firstProblem, change, changePiece, complain, take, put }
 })

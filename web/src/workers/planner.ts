@@ -16,6 +16,16 @@ export function hireWorker(): Hand {
   return { remote: wrap<PlannerWorker>(worker), stop: () => worker.terminate() }
 }
 
+/** One question to a worker of its own, which is then let go. */
+export async function askWorker<T>(question: (remote: Remote<PlannerWorker>) => Promise<T>): Promise<T> {
+  const hand = hireWorker()
+  try {
+    return await question(hand.remote)
+  } finally {
+    hand.stop()
+  }
+}
+
 export class Latest<Question, Answer> {
   private asking = false
   private waiting: { question: Question } | null = null

@@ -4,7 +4,12 @@ import { followRest, planPanSear, type PanPlan } from '#core/plan/panPlan'
 import { InfeasibleError } from '#core/plan/plan'
 import { RequestError, setupOf, type PlanRequest } from '#core/plan/request'
 import { planSpread, type Spread } from '#core/plan/spread'
+import { CUTS, cutById } from '#core/meat/cuts'
+import { thawSeconds, type ThawingHow } from '#core/meat/larder'
 import type { Spell } from '#core/method/panSear'
+import { FIRST_REQUEST } from '#core/plan/firstRequest'
+import { comparePreparations, warmedUp, type Compared, type Preparation } from '#core/plan/preparation'
+import { thicknessesAllow, thinEndPeak, type Allows } from '#core/plan/thickness'
 
 /** Errors do not survive the way out of a worker; refusals travel as values. */
 export type Planned = { readonly plan: PanPlan } | { readonly refused: string; readonly field: string | null }
@@ -14,6 +19,16 @@ export interface PlannerWorker {
   /** For a cook under way: `past` is what has happened; `pulled` once it is off the heat. */
   forecast(request: PlanRequest, past: readonly Spell[], pulled: boolean): Planned
   spread(request: PlanRequest, plan: PanPlan): Spread
+  /** What three thicknesses of a cut allow. */
+  thicknesses(cutId: string): readonly Allows[]
+  /** Every school of drying and of taking off the chill, for this piece. */
+  preparations(request: PlanRequest, preparation: Preparation): Compared
+  /** Mean temperature after it has stood out, °C. */
+  warmedUp(request: PlanRequest, preparation: Preparation): number
+  /** Where the thin end of a wedge peaks, °C. */
+  thinEnd(request: PlanRequest, plan: PanPlan): number | null
+  /** Until thawed from a freezer, s. */
+  thaw(cutId: string, thicknessMm: number, how: ThawingHow): number
 }
 
 function guarded(work: () => PanPlan): Planned {
@@ -30,7 +45,15 @@ const worker: PlannerWorker = {
   plan: request => guarded(() => planPanSear(setupOf(request), request.targetC)),
   forecast: (request, past, pulled) =>
     guarded(() => (pulled ? followRest(setupOf(request), request.targetC, past) : planPanSear(setupOf(request), request.targetC, past))),
-  spread: (request, plan) => planSpread(setupOf(request), plan)
+  spread: (request, plan) => planSpread(setupOf(request), plan),
+  thicknesses: cutId => {
+    const { piece } = FIRST_REQUEST
+    return thicknessesAllow(setupOf({ ...FIRST_REQUEST, piece: { ...piece, cutId } }), FIRST_REQUEST.targetC)
+  },
+  preparations: (request, preparation) => comparePreparations(setupOf(request), request.targetC, preparation),
+  warmedUp: (request, preparation) => warmedUp(setupOf(request), preparation.fridgeC, preparation.outMin),
+  thinEnd: (request, plan) => thinEndPeak(setupOf(request), plan.spells, plan.carve.time - plan.pull.time),
+  thaw: (cutId, thicknessMm, how) => thawSeconds(thicknessMm, cutById(cutId) ?? CUTS[0], how)
 }
 
 expose(worker)

@@ -1,24 +1,47 @@
 <script setup lang="ts">
 /** What have I got: the piece measured, and its weight and size held against each other. */
 import { Button as AButton } from 'ant-design-vue'
-import { computed } from 'vue'
+import dayjs from 'dayjs'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { floorAreaM2, panById } from '#core/kit/pan'
-import { faceAreaM2, PIECE_LIMITS, SURFACES, weightFromSize, type Piece, type SurfaceState } from '#core/meat/piece'
+import { keepingOf } from '#core/meat/larder'
+import { faceAreaM2, PIECE_LIMITS, SURFACES, weightFromSize, type Intact, type Piece, type SurfaceState } from '#core/meat/piece'
+import { NOT_INTACT_C } from '#core/safety/cautions'
+import { bandOf, PUBLIC_HEALTH, scaleById, SCALES } from '#core/doneness/scale'
 import type { Measure } from '#core/meat/contradiction'
 import { showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
-import SectionDrawing from '../../section/SectionDrawing.vue'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
 import QuantityField from '../../ui/QuantityField.vue'
 import { useDraft } from '../../stores/draft'
+import { usePlanner } from '../../stores/planner'
+import { usePreparation } from '../../stores/preparation'
 import { useUnits } from '../../stores/units'
+import { askWorker } from '../../workers/planner'
+import MeasuredPiece from './MeasuredPiece.vue'
+import PortionBoard from './PortionBoard.vue'
+import PrepareList from './PrepareList.vue'
 
 const draft = useDraft()
 const units = useUnits()
 const router = useRouter()
+const planner = usePlanner()
+const preparation = usePreparation()
+
+type Doing = 'measure' | 'portion' | 'prepare'
+const doing = ref<Doing>('measure')
+const doings = computed(() => [
+  { value: 'measure' as const, label: 'Measure' },
+  ...(draft.cut.whole ? [{ value: 'portion' as const, label: 'Portion a whole one' }] : []),
+  { value: 'prepare' as const, label: 'Get it ready' }
+])
+watch(doings, list => {
+  if (!list.some(d => d.value === doing.value)) doing.value = 'measure'
+})
 
 const piece = computed(() => draft.request.piece)
-const round = computed(() => draft.cut.shape.outline === 'round')
+const log = computed(() => piece.value.form === 'roast')
+const round = computed(() => draft.cut.shape.outline === 'round' && !log.value)
 const surfaces = (Object.keys(SURFACES) as SurfaceState[]).map(value => ({
   value,
   label: SURFACES[value].label,
@@ -30,8 +53,44 @@ const length = (mm: number): string => shownText(showLength(mm, units.system))
 const mass = (g: number): string => shownText(showMass(g, units.system))
 
 function measure(part: Partial<Piece>): void {
-  draft.changePiece(round.value && part.lengthMm !== undefined ? { ...part, widthMm: part.lengthMm } : part)
+  const { thinEndMm } = piece.value
+  const fits =
+    part.thicknessMm === undefined || thinEndMm === undefined ? part : { ...part, thinEndMm: Math.min(thinEndMm, part.thicknessMm) }
+  draft.changePiece(round.value && part.lengthMm !== undefined ? { ...fits, widthMm: part.lengthMm } : fits)
 }
+function wedge(on: boolean): void {
+  if (on) {
+    measure({ thinEndMm: Math.round(0.7 * piece.value.thicknessMm) })
+    return
+  }
+  const { thinEndMm: _, ...even } = piece.value
+  draft.put(even)
+}
+
+const intacts: { value: Intact; label: string }[] = [
+  { value: 'yes', label: 'whole muscle' },
+  { value: 'no', label: 'needled or rolled' },
+  { value: 'unknown', label: 'not known' }
+]
+/** Where the thin end comes out, worked out off the page for the plan as it stands. */
+const thinEnd = shallowRef<{ readonly of: unknown; readonly peak: number | null } | null>(null)
+watch(
+  () => planner.current,
+  async current => {
+    if (!current || current.request.piece.thinEndMm === undefined) return
+    const peak = await askWorker(w => w.thinEnd(current.request, current.plan))
+    if (planner.current === current) thinEnd.value = { of: current, peak }
+  },
+  { immediate: true }
+)
+const thinEndText = computed(() => {
+  const found = thinEnd.value
+  if (!found || found.of !== planner.current || found.peak === null || !planner.current) return null
+  const { request } = planner.current
+  const word = bandOf(scaleById(request.scaleId) ?? SCALES[0], found.peak).word
+  return `${word}, ${shownText(showTemperature(found.peak, units.system))}`
+})
+const keeping = computed(() => (preparation.packet ? keepingOf(preparation.packet, Date.now()) : null))
 
 const NAMES: Record<Measure, string> = { thicknessMm: 'thickness', weightG: 'weight', lengthMm: 'length', widthMm: 'width' }
 const culpritName = computed(() => {
@@ -77,77 +136,111 @@ const filmText = computed(() => {
         <router-link to="/counter">Another cut</router-link>
       </p>
 
-      <section-drawing
-        class="drawing"
-        :width-mm="piece.widthMm"
-        :thickness-mm="piece.thicknessMm"
-        :fat-edge="draft.cut.fatEdge"
-        :fat-share="draft.cut.composition.fat"
-        :field="null"
-        :edges-mm="[]"
-        :core="null"
-        :height="250"
-      />
-
-      <div class="fields">
-        <quantity-field
-          label="Thickness"
-          dimension="length"
-          :range="PIECE_LIMITS.thicknessMm"
-          :model-value="piece.thicknessMm"
-          :hint="usual(draft.cut.shape.thicknessMm, length)"
-          @update:model-value="v => measure({ thicknessMm: v })"
-          @problem="m => draft.complain('Thickness', m)"
-        />
-        <quantity-field
-          label="Weight of one"
-          dimension="mass"
-          :range="PIECE_LIMITS.weightG"
-          :model-value="piece.weightG"
-          :hint="usual(draft.cut.shape.weightG, mass)"
-          @update:model-value="v => measure({ weightG: v })"
-          @problem="m => draft.complain('Weight', m)"
-        />
-        <quantity-field
-          :label="round ? 'Diameter' : 'Length'"
-          dimension="length"
-          :range="PIECE_LIMITS.lengthMm"
-          :model-value="piece.lengthMm"
-          :hint="usual(draft.cut.shape.lengthMm, length)"
-          @update:model-value="v => measure({ lengthMm: v })"
-          @problem="m => draft.complain(round ? 'Diameter' : 'Length', m)"
-        />
-        <quantity-field
-          v-if="!round"
-          label="Width"
-          dimension="length"
-          :range="PIECE_LIMITS.widthMm"
-          :model-value="piece.widthMm"
-          :hint="usual(draft.cut.shape.widthMm, length)"
-          @update:model-value="v => measure({ widthMm: v })"
-          @problem="m => draft.complain('Width', m)"
-        />
-        <quantity-field
-          label="Temperature inside"
-          dimension="temperature"
-          :range="PIECE_LIMITS.startC"
-          :model-value="piece.startC"
-          :hint="fridge"
-          @update:model-value="v => measure({ startC: v })"
-          @problem="m => draft.complain('Temperature inside', m)"
-        />
-        <choice-row
-          class="count"
-          label="How many together"
-          :model-value="String(piece.count)"
-          :options="['1', '2', '3', '4'].map(n => ({ value: n, label: n }))"
-          @update:model-value="v => measure({ count: Number(v) })"
-        />
+      <div class="doing" role="group" aria-label="At the bench">
+        <button v-for="d in doings" :key="d.value" type="button" :aria-pressed="doing === d.value" @click="doing = d.value">
+          {{ d.label }}
+        </button>
       </div>
-      <choice-row label="Surface" :model-value="piece.surface" :options="surfaces" @update:model-value="v => measure({ surface: v })" />
-      <p class="quiet surface">
-        {{ SURFACES[piece.surface].means }}: about {{ filmText }} of water on both faces has to boil off before they brown.
-      </p>
+      <portion-board v-if="doing === 'portion'" @taken="doing = 'measure'" />
+      <prepare-list v-else-if="doing === 'prepare'" />
+      <template v-else>
+        <measured-piece
+          class="drawing"
+          :length-mm="piece.lengthMm"
+          :thickness-mm="piece.thicknessMm"
+          :thin-end-mm="piece.thinEndMm"
+          :fat-edge="draft.cut.fatEdge"
+          :fat-share="draft.cut.composition.fat"
+          @thickness="v => measure({ thicknessMm: v })"
+          @thin-end="v => measure({ thinEndMm: v })"
+        />
+
+        <div class="fields">
+          <quantity-field
+            :label="piece.thinEndMm === undefined ? 'Thickness' : 'Thick end'"
+            dimension="length"
+            :range="PIECE_LIMITS.thicknessMm"
+            :model-value="piece.thicknessMm"
+            :hint="usual(draft.cut.shape.thicknessMm, length)"
+            @update:model-value="v => measure({ thicknessMm: v })"
+            @problem="m => draft.complain('Thickness', m)"
+          />
+          <quantity-field
+            v-if="piece.thinEndMm !== undefined"
+            label="Thin end"
+            dimension="length"
+            :range="[PIECE_LIMITS.thicknessMm[0], piece.thicknessMm]"
+            :model-value="piece.thinEndMm"
+            :hint="thinEndText ? `comes out ${thinEndText}` : 'working out how it comes out…'"
+            @update:model-value="v => measure({ thinEndMm: v })"
+            @problem="m => draft.complain('Thin end', m)"
+          />
+          <quantity-field
+            label="Weight of one"
+            dimension="mass"
+            :range="PIECE_LIMITS.weightG"
+            :model-value="piece.weightG"
+            :hint="usual(draft.cut.shape.weightG, mass)"
+            @update:model-value="v => measure({ weightG: v })"
+            @problem="m => draft.complain('Weight', m)"
+          />
+          <quantity-field
+            :label="round ? 'Diameter' : 'Length'"
+            dimension="length"
+            :range="PIECE_LIMITS.lengthMm"
+            :model-value="piece.lengthMm"
+            :hint="usual(draft.cut.shape.lengthMm, length)"
+            @update:model-value="v => measure({ lengthMm: v })"
+            @problem="m => draft.complain(round ? 'Diameter' : 'Length', m)"
+          />
+          <quantity-field
+            v-if="!round"
+            label="Width"
+            dimension="length"
+            :range="PIECE_LIMITS.widthMm"
+            :model-value="piece.widthMm"
+            :hint="usual(draft.cut.shape.widthMm, length)"
+            @update:model-value="v => measure({ widthMm: v })"
+            @problem="m => draft.complain('Width', m)"
+          />
+          <quantity-field
+            label="Temperature inside"
+            dimension="temperature"
+            :range="PIECE_LIMITS.startC"
+            :model-value="piece.startC"
+            :hint="fridge"
+            @update:model-value="v => measure({ startC: v })"
+            @problem="m => draft.complain('Temperature inside', m)"
+          />
+          <choice-row
+            class="count"
+            label="How many together"
+            :model-value="String(piece.count)"
+            :options="['1', '2', '3', '4'].map(n => ({ value: n, label: n }))"
+            @update:model-value="v => measure({ count: Number(v) })"
+          />
+        </div>
+        <div class="also">
+          <label v-if="!log" class="check"
+            ><input type="checkbox" :checked="piece.thinEndMm !== undefined" @change="e => wedge((e.target as HTMLInputElement).checked)" />
+            It is a wedge: one end is thinner</label
+          >
+          <choice-row
+            label="Is it intact"
+            :model-value="piece.intact ?? 'yes'"
+            :options="intacts"
+            @update:model-value="v => measure({ intact: v })"
+          />
+          <label class="check"
+            ><input type="checkbox" :checked="draft.table.vulnerable" @change="draft.change({ vulnerable: !draft.table.vulnerable })" /> A
+            guest is pregnant, very young, old or ill</label
+          >
+        </div>
+        <choice-row label="Surface" :model-value="piece.surface" :options="surfaces" @update:model-value="v => measure({ surface: v })" />
+        <p class="quiet surface">
+          {{ SURFACES[piece.surface].means }}: about {{ filmText }} of water on both faces has to boil off before they brown.
+        </p>
+      </template>
     </main>
 
     <aside class="slate" aria-label="What the measures say">
@@ -180,13 +273,24 @@ const filmText = computed(() => {
         </div>
         <div>
           <dt>Grain</dt>
-          <dd>{{ draft.cut.grain }}</dd>
+          <dd>{{ draft.cut.grain.text }}</dd>
         </div>
         <div>
           <dt>Mind</dt>
-          <dd>{{ draft.cut.pitfall }}</dd>
+          <dd>{{ draft.cut.pitfalls[0] }}</dd>
         </div>
       </dl>
+      <p v-if="preparation.packet && keeping" class="verdict" :class="{ wrong: keeping.state !== 'good' }">
+        From the larder: use by {{ dayjs(keeping.until).format('dddd D MMM') }} ({{ keeping.why }}).
+      </p>
+      <p v-if="draft.table.intact !== 'yes'" class="verdict wrong" role="status">
+        {{ draft.table.intact === 'no' ? 'Needled, rolled or injected: ' : 'If it was needled: ' }}what was outside is inside too. Its
+        centre needs {{ shownText(showTemperature(NOT_INTACT_C, units.system)) }}.
+      </p>
+      <p v-if="draft.table.vulnerable" class="verdict wrong" role="status">
+        For that guest: {{ shownText(showTemperature(PUBLIC_HEALTH.celsius, units.system)) }} inside and 3 min of rest. Local codes come
+        first.
+      </p>
       <p v-if="draft.firstProblem" class="wrong" role="status">{{ draft.firstProblem[0] }}: {{ draft.firstProblem[1] }}</p>
       <a-button class="go" block :disabled="draft.firstProblem !== undefined" @click="router.push('/fire')">To the fire</a-button>
     </aside>
@@ -207,6 +311,40 @@ main a {
   grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
   gap: 16px 22px;
   margin-bottom: 18px;
+}
+.doing {
+  display: flex;
+  gap: 22px;
+  margin: 12px 0 14px;
+  border-bottom: 1px solid var(--rule);
+}
+.doing button {
+  font: inherit;
+  font-size: 16px;
+  border: 0;
+  background: none;
+  color: var(--ink-2);
+  padding: 6px 0 8px;
+  border-bottom: 3px solid transparent;
+  cursor: pointer;
+}
+.doing button[aria-pressed='true'] {
+  color: var(--ink);
+  font-weight: 600;
+  border-bottom-color: var(--oxblood);
+}
+.also {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 26px;
+  align-items: end;
+  margin-bottom: 14px;
+}
+.check {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  padding-bottom: 6px;
 }
 .surface {
   margin-top: 6px;
@@ -246,5 +384,8 @@ dd {
 }
 .go {
   margin-top: auto;
+  position: sticky;
+  bottom: 20px;
+  flex: none;
 }
 </style>

@@ -1,157 +1,233 @@
 <script setup lang="ts">
-/** What do I buy, and what is this packet: every name finds its muscle. */
+/** What do I buy, and what is this packet? */
 import { Button as AButton, Input as AInput } from 'ant-design-vue'
 import { computed, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
-import { isTender, REGION_NAMES, tendernessWord, type Cut } from '#core/meat/cut'
+import { RouterLink, useRouter } from 'vue-router'
+import { isTender, REGION_NAMES, REGIONS, tendernessWord, type Cut, type Region } from '#core/meat/cut'
 import { CUTS } from '#core/meat/cuts'
-import { findCuts, type NameMatch } from '#core/meat/names'
-import { showLength, showMass, shownText } from '#core/quantity/format'
+import { askWhere, findCuts, type NameMatch } from '#core/meat/names'
+import { nameIn } from '#core/meat/orderSlip'
+import CutDrawing from '../../section/CutDrawing.vue'
+import PickField from '../../ui/PickField.vue'
+import ChoiceRow from '../../ui/ChoiceRow.vue'
+import { useCounter } from '../../stores/counter'
 import { useDraft } from '../../stores/draft'
-import { useUnits } from '../../stores/units'
-import CutShape from './CutShape.vue'
+import AskLine from './AskLine.vue'
+import CompareThree from './CompareThree.vue'
+import CutFacts from './CutFacts.vue'
+import IdentifyPacket from './IdentifyPacket.vue'
+import OrderSheet from './OrderSheet.vue'
+import SideOfBeef from './SideOfBeef.vue'
 
+const counter = useCounter()
 const draft = useDraft()
-const units = useUnits()
 const router = useRouter()
-const query = ref('')
-const chosen = ref<Cut>(draft.cut)
+const identifying = ref(false)
+const tinted = ref<'tenderness' | 'what suits me'>('tenderness')
+const sheet = ref<'about it' | 'order slip'>('about it')
 
-const matches = computed(() => findCuts(query.value))
-const rows = computed<{ cut: Cut; match: NameMatch | null }[]>(() =>
-  query.value.trim() === '' ? CUTS.map(cut => ({ cut, match: null })) : matches.value.map(match => ({ cut: match.cut, match }))
+const matches = computed(() => findCuts(counter.query))
+const where = computed(() => askWhere(counter.query))
+const searching = computed(() => counter.query.trim() !== '')
+const found = computed(() => (searching.value ? matches.value.map(m => m.cut.id) : null))
+watch(
+  () => counter.query,
+  () => {
+    const best = matches.value[0] as NameMatch | undefined
+    if (best && !matches.value.some(m => m.cut.id === counter.chosenId)) counter.choose(best.cut.id)
+    else if (best && best.distance < 1) counter.choose(best.cut.id)
+  }
 )
-watch(rows, found => {
-  if (found.length > 0 && !found.some(r => r.cut.id === chosen.value.id)) chosen.value = found[0].cut
-})
-watch(query, () => {
-  const best = matches.value[0] as NameMatch | undefined
-  if (best) chosen.value = best.cut
+/** Best first, from 1 to 0. */
+const suits = computed(() => {
+  if (tinted.value === 'tenderness') return null
+  const all = counter.choices
+  return Object.fromEntries(all.map((c, i) => [c.cut.id, 1 - i / all.length]))
 })
 
-const range = (low: string, high: string): string => (low === high ? low : `${low}–${high}`)
-const thickness = (cut: Cut): string => {
-  const [low, high] = cut.shape.thicknessMm.map(t => showLength(t, units.system))
-  return `${range(low.figure, high.figure)} ${high.unit}`
+interface Row {
+  readonly cut: Cut
+  readonly called: string
+  readonly says: readonly string[]
+  readonly against: string
 }
-const weight = (cut: Cut): string => cut.shape.weightG.map(w => shownText(showMass(w, units.system))).join(' – ')
-const share = (value: number): string => `${Math.round(value * 100)}\u00a0%`
+const rows = computed<Row[]>(() => {
+  if (searching.value) {
+    return matches.value.map(({ cut, name, region }) => ({
+      cut,
+      called: region ? `${name}, ${REGION_NAMES[region]}` : cut.muscle,
+      says: cut.braise ? [cut.braise.because] : [cut.suits[0].because],
+      against: ''
+    }))
+  }
+  const ranked = counter.choices.map(c => ({
+    cut: c.cut,
+    called: nameIn(c.cut, counter.region),
+    says: c.reasons.slice(0, 2),
+    against: c.objections.join(' ')
+  }))
+  const rest = CUTS.filter(c => !counter.choices.some(k => k.cut.id === c.id))
+  return [
+    ...ranked,
+    ...rest.map(cut => ({
+      cut,
+      called: nameIn(cut, counter.region),
+      says: [],
+      against: cut.braise ? 'For a braise.' : `Nothing you have suits it: ${cut.suits.map(s => s.heat).join(', ')}.`
+    }))
+  ]
+})
 
 function take(): void {
-  draft.take(chosen.value)
+  if (!isTender(counter.chosen)) return
+  const { thicknessMm, pieceG } = counter.slip
+  draft.take(counter.chosen, { pieceG, thicknessMm })
   void router.push('/bench')
+}
+function choose(id: string): void {
+  counter.choose(id)
+}
+const settle = (region: Region, cut: Cut): void => {
+  counter.region = region
+  counter.choose(cut.id)
+  counter.query = nameIn(cut, region)
 }
 </script>
 
 <template>
   <div class="place">
     <main>
-      <h1>What have you found?</h1>
+      <div class="top">
+        <h1>What are you after?</h1>
+        <router-link to="/larder" class="larder">What is in the fridge</router-link>
+      </div>
+      <ask-line />
+
       <div class="search">
         <a-input
-          v-model:value="query"
+          v-model:value="counter.query"
           size="large"
           allow-clear
-          placeholder="Any name: picanha, onglet, eye fillet, top sirloin cap…"
+          placeholder="Or a name, in any language, or what the label says"
           aria-label="Search cuts by any name"
           @press-enter="take"
         />
+        <a-button size="large" @click="identifying = !identifying">No name on it</a-button>
+        <choice-row
+          v-model="tinted"
+          class="tinted"
+          label="Tinted by"
+          :options="[
+            { value: 'tenderness', label: 'tenderness' },
+            { value: 'what suits me', label: 'what suits me' }
+          ]"
+        />
       </div>
-      <p class="quiet count" role="status">
+      <p v-if="where" class="where" role="status">
+        “{{ where.name }}” is not the same everywhere. Where was it bought?
+        <a-button v-for="m in where.means" :key="m.region" size="small" @click="settle(m.region, m.cut)">
+          {{ REGION_NAMES[m.region] }}: {{ m.cut.name.toLowerCase() }}
+        </a-button>
+      </p>
+      <p v-else-if="searching" class="quiet count" role="status">
         {{
-          query.trim() === ''
-            ? `${CUTS.length} cuts`
-            : rows.length === 0
-              ? 'No muscle by that name here. Try fewer letters, or the name in another language.'
-              : rows.length === 1
-                ? 'One muscle'
-                : `${rows.length} muscles`
+          rows.length === 0
+            ? 'No muscle by that name here. Try fewer letters, or answer a question or two: “No name on it”.'
+            : rows.length === 1
+              ? 'One muscle'
+              : `${rows.length} muscles`
         }}
       </p>
-      <div v-if="rows.length > 0" class="table" role="radiogroup" aria-label="Cuts">
-        <div class="headings quiet" aria-hidden="true">
-          <span></span><span>Cut</span><span>Tenderness</span><span>Fat</span><span>Thick</span><span>Heat it suits</span>
-        </div>
-        <label v-for="{ cut, match } in rows" :key="cut.id" class="row" :class="{ on: cut.id === chosen.id, tough: !isTender(cut) }">
-          <input type="radio" name="cut" :checked="cut.id === chosen.id" @change="chosen = cut" />
-          <cut-shape :cut="cut" />
+
+      <identify-packet v-if="identifying" @choose="choose" @close="identifying = false" />
+      <side-of-beef v-else :chosen-id="counter.chosenId" :suits="suits" :found="found" @choose="choose" />
+
+      <compare-three v-if="!searching && !identifying" />
+
+      <h2 v-if="rows.length > 0" class="all">{{ searching ? 'Found' : `All ${CUTS.length} cuts, what suits you first` }}</h2>
+      <div class="table" role="radiogroup" aria-label="Cuts">
+        <label v-for="r in rows" :key="r.cut.id" class="row" :class="{ on: r.cut.id === counter.chosenId, tough: !isTender(r.cut) }">
+          <input type="radio" name="cut" :checked="r.cut.id === counter.chosenId" @change="counter.choose(r.cut.id)" />
+          <cut-drawing :cut="r.cut" :scale="0.26" :width="92" :height="48" />
           <span class="called">
-            <span class="name">{{ cut.name }}</span>
-            <span class="quiet">{{ match?.region ? `${match.name}, ${REGION_NAMES[match.region]}` : cut.muscle }}</span>
+            <span class="name">{{ r.cut.name }}</span>
+            <span class="quiet">{{ r.called }}</span>
           </span>
-          <span>{{ tendernessWord(cut) }}</span>
-          <span>{{ share(cut.composition.fat) }}</span>
-          <span>{{ thickness(cut) }}</span>
-          <span>{{ cut.suits.join(', ') }}</span>
+          <span class="tender">{{ tendernessWord(r.cut) }}</span>
+          <span class="says"
+            >{{ r.says.join(' ') }} <em v-if="r.against">{{ r.against }}</em></span
+          >
         </label>
       </div>
     </main>
 
     <aside class="slate" aria-label="The cut chosen">
-      <h2 class="chosen">{{ chosen.name }}</h2>
-      <p class="quiet">{{ chosen.muscle }}, {{ chosen.primal }}</p>
-      <p v-if="chosen.braise" class="braise" role="alert"><strong>Not for the pan.</strong> {{ chosen.braise }}</p>
-      <p v-else class="because">{{ chosen.because }}</p>
-      <dl>
-        <div v-if="!chosen.braise">
-          <dt>Usual piece</dt>
-          <dd>{{ thickness(chosen) }}, {{ weight(chosen) }}</dd>
-        </div>
-        <div>
-          <dt>Grain</dt>
-          <dd>{{ chosen.grain }}</dd>
-        </div>
-        <div>
-          <dt>Mind</dt>
-          <dd>{{ chosen.pitfall }}</dd>
-        </div>
-        <div>
-          <dt>Made of</dt>
-          <dd>
-            water {{ share(chosen.composition.water) }}, protein {{ share(chosen.composition.protein) }}, fat
-            {{ share(chosen.composition.fat) }}
-          </dd>
-        </div>
-      </dl>
-      <h3>Called</h3>
-      <dl class="names">
-        <div v-for="r in chosen.regional" :key="r.region">
-          <dt>{{ REGION_NAMES[r.region] }}</dt>
-          <dd>{{ r.names.join(', ') }}</dd>
-        </div>
-      </dl>
-      <a-button v-if="!chosen.braise" class="go" block @click="take">Take it to the bench</a-button>
+      <pick-field
+        class="region"
+        label="Butcher in"
+        :model-value="counter.region"
+        :options="REGIONS.map(r => ({ value: r, label: REGION_NAMES[r] }))"
+        @update:model-value="v => (counter.region = v as Region)"
+      />
+      <h2 class="chosen">{{ counter.chosen.name }}</h2>
+      <p class="quiet">{{ nameIn(counter.chosen, counter.region) }} · {{ counter.chosen.muscle }}, {{ counter.chosen.primal }}</p>
+      <div class="sheets" role="group" aria-label="Sheet">
+        <button v-for="s in ['about it', 'order slip'] as const" :key="s" type="button" :aria-pressed="sheet === s" @click="sheet = s">
+          {{ s === 'about it' ? 'About it' : 'Order slip' }}
+        </button>
+      </div>
+      <cut-facts v-if="sheet === 'about it'" :cut="counter.chosen" />
+      <order-sheet v-else />
+      <a-button v-if="isTender(counter.chosen)" class="go" block @click="take">Take it to the bench</a-button>
     </aside>
   </div>
 </template>
 
 <style scoped>
+.top {
+  display: flex;
+  align-items: baseline;
+  gap: 20px;
+}
+.larder {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  color: var(--ink-2);
+}
 .search {
-  margin: 12px 0 6px;
-  max-width: 620px;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 10px;
+}
+.search > :first-child {
+  flex: 1 1 300px;
+}
+.tinted {
+  flex: none;
+}
+.where {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+  margin-top: 8px;
 }
 .count {
   font-size: 14px;
-  min-height: 22px;
+  margin-top: 4px;
 }
-.table {
-  margin-top: 6px;
-}
-.headings,
-.row {
-  display: grid;
-  grid-template-columns: 92px minmax(150px, 1.5fr) 120px 46px 86px minmax(130px, 1.2fr);
-  gap: 0 14px;
-  align-items: center;
-}
-.headings {
-  font-size: 13px;
-  padding: 4px 10px;
+.all {
+  margin: 18px 0 6px;
 }
 .row {
   position: relative;
+  display: grid;
+  grid-template-columns: 92px minmax(130px, 1fr) 110px minmax(180px, 2fr);
+  gap: 0 14px;
+  align-items: center;
   border-top: 1px solid var(--rule);
-  padding: 6px 10px;
+  padding: 5px 10px;
   font-size: 14.5px;
   cursor: pointer;
 }
@@ -183,66 +259,78 @@ function take(): void {
   font-size: 17px;
   font-weight: 600;
 }
+.says {
+  font-size: 13.5px;
+  line-height: 1.35;
+}
+.says em {
+  color: #7a3d12;
+}
 .tough {
   color: var(--ink-2);
 }
 .chosen {
   font-size: 29px;
+  margin-top: 8px;
 }
-.because,
-.braise {
-  margin: 10px 0 4px;
-  line-height: 1.45;
+.slate .quiet {
+  font-size: 14px;
 }
-.braise {
-  border-left: 3px solid var(--hot);
-  padding-left: 12px;
-}
-dl {
-  margin: 8px 0 0;
-}
-dl > div {
-  display: grid;
-  grid-template-columns: 92px 1fr;
-  gap: 10px;
-  border-top: 1px solid #454b4d;
-  padding: 7px 0;
-}
-dt {
+.slate :deep(.pick label) {
   color: var(--chalk-2);
-  font-size: 14px;
 }
-dd {
-  margin: 0;
-  font-size: 14px;
-  line-height: 1.4;
+.sheets {
+  display: flex;
+  gap: 18px;
+  margin: 12px 0 10px;
+  border-bottom: 1px solid #454b4d;
 }
-h3 {
-  font-size: 16px;
-  margin-top: 12px;
-}
-.names > div {
-  padding: 3px 0;
+.sheets button {
+  font: inherit;
   border: 0;
+  background: none;
+  color: var(--chalk-2);
+  padding: 6px 0 8px;
+  border-bottom: 3px solid transparent;
+  cursor: pointer;
 }
-.names dt,
-.names dd {
-  font-size: 13px;
+.sheets button[aria-pressed='true'] {
+  color: var(--chalk);
+  font-weight: 600;
+  border-bottom-color: var(--brass);
 }
 .go {
   margin-top: 18px;
   position: sticky;
   bottom: 20px;
+  flex: none;
+  box-shadow:
+    0 0 0 6px var(--slate),
+    0 26px 0 6px var(--slate);
 }
 @media (max-width: 760px) {
-  .headings {
-    display: none;
-  }
   .row {
-    grid-template-columns: 64px 1fr auto;
+    grid-template-columns: 70px 1fr;
   }
-  .row > span:nth-of-type(n + 3) {
-    display: none;
+  .tender,
+  .says {
+    grid-column: 2;
+  }
+}
+@media print {
+  main,
+  .region,
+  .sheets,
+  .go {
+    display: none !important;
+  }
+  .place {
+    display: block;
+  }
+  .slate,
+  .slate :deep(*) {
+    background: #fff !important;
+    color: #000 !important;
   }
 }
 </style>

@@ -31,7 +31,7 @@ const lines = computed(() =>
   shown.value ? callSheet(shown.value.request, shown.value.plan, stale.value ? null : planner.spread, units.system) : []
 )
 const said = computed(() => (planner.current ? remarks(planner.current.request, planner.current.plan, units.system) : []))
-const cautions = computed(() => cautionsFor(draft.request.targetC, draft.request.panC, units.system))
+const cautions = computed(() => cautionsFor(draft.request.targetC, draft.request.panC, units.system, draft.table))
 const comesOut = computed(() => {
   const plan = shown.value?.plan
   if (!plan) return []

@@ -1,0 +1,316 @@
+<script setup lang="ts">
+/** Getting it ready: the schools with what each is worth, and a checklist dated back from the moment it goes in. */
+import dayjs from 'dayjs'
+import { computed, onMounted, onUnmounted } from 'vue'
+import { SURFACES, type SurfaceState } from '#core/meat/piece'
+import { afterwards, OILINGS, OUT_MINUTES, PEPPERINGS, SALTINGS, type Consequence, type Salting } from '#core/plan/preparation'
+import { showClock, showLength, showTemperature, shownText } from '#core/quantity/format'
+import ChoiceRow from '../../ui/ChoiceRow.vue'
+import QuantityField from '../../ui/QuantityField.vue'
+import { usePreparation } from '../../stores/preparation'
+import { useUnits } from '../../stores/units'
+
+const store = usePreparation()
+const units = useUnits()
+onMounted(() => (store.watched = true))
+onUnmounted(() => (store.watched = false))
+
+const choices = <T extends string>(of: readonly T[]): { value: T; label: string }[] => of.map(value => ({ value, label: value }))
+const surfaces = (Object.keys(SURFACES) as SurfaceState[]).map(value => ({
+  value,
+  label: SURFACES[value].label.toLowerCase(),
+  hint: SURFACES[value].means
+}))
+
+interface Row {
+  readonly value: string
+  readonly name: string
+  readonly browning: string
+  readonly heat: string
+  readonly grey: string
+  readonly start: string
+  readonly on: boolean
+  readonly take: () => void
+}
+const row = (value: string, name: string, c: Consequence, on: boolean, take: () => void): Row => ({
+  value,
+  name,
+  browning: c.browningS === null ? 'not in one turn' : `${Math.round(c.browningS)}\u00a0s`,
+  heat: c.heatS === null ? '–' : showClock(c.heatS),
+  grey: c.greyMm === null ? '–' : shownText(showLength(c.greyMm, units.system, true)),
+  start: shownText(showTemperature(c.startC, units.system)),
+  on,
+  take
+})
+const tables = computed(() => {
+  const found = store.current
+  if (!found) return null
+  const p = store.preparation
+  return [
+    {
+      title: 'Drying',
+      rows: surfaces.map(s =>
+        row(s.value, s.label, found.surfaces[s.value], p.surface === s.value, () => store.change({ surface: s.value }))
+      )
+    },
+    {
+      title: 'Out of the fridge',
+      rows: found.out.map(o =>
+        row(String(o.minutes), o.minutes === 0 ? 'straight in' : `${o.minutes} min`, o, p.outMin === o.minutes, () =>
+          store.change({ outMin: o.minutes })
+        )
+      )
+    }
+  ]
+})
+const SALT_WHY: Record<Salting, string> = {
+  'right before': 'So late, it draws no water.',
+  '40 min before': 'Long enough to be drawn back in; pat off what is left.',
+  'the day before': 'Goes right in, and the outside dries meanwhile.',
+  after: 'Nothing is drawn; only the cut faces taste of it.'
+}
+const when = (before: number): string => {
+  const at = dayjs(store.goesIn - before * 1000)
+  return at.isSame(dayjs(store.goesIn), 'day') ? at.format('HH:mm') : at.format('ddd HH:mm')
+}
+const goesIn = computed(() => dayjs(store.goesIn).format('YYYY-MM-DDTHH:mm'))
+function setGoesIn(text: string): void {
+  const at = dayjs(text)
+  if (at.isValid()) store.goesIn = at.valueOf()
+}
+</script>
+
+<template>
+  <div class="prepare">
+    <section>
+      <h2>What each is worth</h2>
+      <p class="quiet">By the engine, for this piece in the pan of the plan.</p>
+      <div class="tables" :class="{ stale: !tables }" :aria-busy="!tables">
+        <p v-if="!tables" class="quiet">Cooking it seven ways…</p>
+        <table v-for="t in tables ?? []" :key="t.title">
+          <thead>
+            <tr>
+              <th>{{ t.title }}</th>
+              <th>begins to brown</th>
+              <th>on the heat</th>
+              <th>grey edge</th>
+              <th>starts at</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="r in t.rows" :key="r.value" :class="{ on: r.on }">
+              <td>
+                <button type="button" :aria-pressed="r.on" @click="r.take()">{{ r.name }}</button>
+              </td>
+              <td>{{ r.browning }}</td>
+              <td>{{ r.heat }}</td>
+              <td>{{ r.grey }}</td>
+              <td>{{ r.start }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <div class="choices">
+        <choice-row
+          label="Drying"
+          :options="surfaces"
+          :model-value="store.preparation.surface"
+          @update:model-value="v => store.change({ surface: v })"
+        />
+        <choice-row
+          label="Out of the fridge"
+          :options="OUT_MINUTES.map(m => ({ value: String(m), label: m === 0 ? 'straight in' : `${m} min` }))"
+          :model-value="String(store.preparation.outMin)"
+          @update:model-value="v => store.change({ outMin: Number(v) })"
+        />
+        <quantity-field
+          label="The fridge is at"
+          dimension="temperature"
+          :range="[0, 12]"
+          :model-value="store.preparation.fridgeC"
+          @update:model-value="v => store.change({ fridgeC: v })"
+        />
+        <div>
+          <choice-row
+            label="Salt"
+            :options="choices(SALTINGS)"
+            :model-value="store.preparation.salt"
+            @update:model-value="v => store.change({ salt: v })"
+          />
+          <p class="quiet small">{{ SALT_WHY[store.preparation.salt] }}</p>
+        </div>
+        <choice-row
+          label="Oil"
+          :options="choices(OILINGS)"
+          :model-value="store.preparation.oil"
+          @update:model-value="v => store.change({ oil: v })"
+        />
+        <choice-row
+          label="Pepper"
+          :options="choices(PEPPERINGS)"
+          :model-value="store.preparation.pepper"
+          @update:model-value="v => store.change({ pepper: v })"
+        />
+        <label class="check"
+          ><input type="checkbox" :checked="store.preparation.knife" @change="store.change({ knife: !store.preparation.knife })" /> Trim,
+          snip and score</label
+        >
+        <label class="check"
+          ><input type="checkbox" :checked="store.preparation.tie" @change="store.change({ tie: !store.preparation.tie })" /> Tie it</label
+        >
+      </div>
+    </section>
+
+    <section>
+      <h2>The list</h2>
+      <label class="goes"
+        >It goes in <input type="datetime-local" :value="goesIn" @change="e => setGoesIn((e.target as HTMLInputElement).value)"
+      /></label>
+      <ol>
+        <li v-for="t in store.tasks" :key="t.id" :class="{ done: store.ticked.includes(t.id) }">
+          <label>
+            <input type="checkbox" :checked="store.ticked.includes(t.id)" @change="store.tick(t.id)" />
+            <time>{{ when(t.before) }}</time>
+            <span
+              ><strong>{{ t.text }}</strong
+              ><br /><span class="quiet">{{ t.because }}</span></span
+            >
+          </label>
+        </li>
+        <li class="in">
+          <label
+            ><span></span><time>{{ when(0) }}</time
+            ><strong>It goes in</strong></label
+          >
+        </li>
+        <li v-for="a in afterwards(store.preparation)" :key="a">
+          <label
+            ><span></span><time>after</time><strong>{{ a }}</strong></label
+          >
+        </li>
+      </ol>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.prepare {
+  display: grid;
+  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+  gap: 10px 34px;
+}
+.tables {
+  min-height: 270px;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  margin: 8px 0 12px;
+  font-size: 14.5px;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  font-size: 13px;
+  color: var(--ink-2);
+}
+th:first-child {
+  color: var(--ink);
+  font-weight: 600;
+  width: 30%;
+}
+th,
+td {
+  padding: 4px 10px 4px 6px;
+  border-bottom: 1px solid var(--rule);
+}
+td button {
+  font: inherit;
+  border: 0;
+  background: none;
+  padding: 0;
+  cursor: pointer;
+  text-align: left;
+  color: inherit;
+  text-decoration: underline;
+  text-decoration-color: #a9b2ad;
+  text-underline-offset: 3px;
+}
+tr.on td {
+  background: var(--tile);
+  font-weight: 600;
+}
+.choices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 20px;
+  align-items: start;
+}
+.choices :deep(.quantity) {
+  width: 130px;
+}
+.small {
+  font-size: 13px;
+}
+.check {
+  display: flex;
+  gap: 7px;
+  align-items: center;
+  padding-top: 24px;
+}
+.goes {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  margin: 6px 0;
+}
+.goes input {
+  font: inherit;
+  border: 1px solid #a9b2ad;
+  border-radius: 3px;
+  background: #f8f9f6;
+  padding: 4px 8px;
+}
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  border-top: 1px solid var(--rule);
+}
+li label {
+  display: grid;
+  grid-template-columns: 22px 74px 1fr;
+  gap: 6px;
+  padding: 8px 0;
+  cursor: pointer;
+  line-height: 1.4;
+}
+li input {
+  width: 18px;
+  height: 18px;
+  margin: 2px 0 0;
+}
+time {
+  font-weight: 600;
+  font-variant-numeric: tabular-nums;
+}
+li .quiet {
+  font-size: 13.5px;
+}
+.done {
+  opacity: 0.55;
+}
+.done strong {
+  text-decoration: line-through;
+}
+.in {
+  color: var(--oxblood);
+}
+@media (max-width: 1000px) {
+  .prepare {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

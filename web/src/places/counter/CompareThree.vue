@@ -1,0 +1,205 @@
+<script setup lang="ts">
+/** Three cuts side by side on one scale: what the cook weighs against each other. */
+import { computed } from 'vue'
+import { costOf, USUAL_LOSS } from '#core/meat/cost'
+import { tendernessWord, type Cut } from '#core/meat/cut'
+import { cutById } from '#core/meat/cuts'
+import { purchaseOf } from '#core/meat/choose'
+import { showLength, showMass, shownText } from '#core/quantity/format'
+import CutDrawing from '../../section/CutDrawing.vue'
+import { tenderness } from '../../section/tint'
+import { useCounter } from '../../stores/counter'
+import { useUnits } from '../../stores/units'
+import { money, perMass } from './money'
+
+const counter = useCounter()
+const units = useUnits()
+const cuts = computed(() => counter.compared.flatMap(id => cutById(id) ?? []))
+/** Half of mm to px at most; smaller where a long cut is among them. */
+const scale = computed(() => Math.min(0.7, ...cuts.value.map(c => 240 / ((c.shape.lengthMm[0] + c.shape.lengthMm[1]) / 2))))
+
+const rows = (cut: Cut): { label: string; value: string; share?: number }[] => {
+  const buy = purchaseOf(cut, counter.ask)
+  const choice = counter.choices.find(c => c.cut.id === cut.id)
+  const price = counter.ask.prices[cut.id] as number | undefined
+  const [thin, thick] = cut.shape.thicknessMm.map(t => showLength(t, units.system))
+  return [
+    { label: 'Tender', value: tendernessWord(cut), share: tenderness(cut) },
+    { label: 'Fat', value: `${Math.round(100 * cut.fat[0])}–${Math.round(100 * cut.fat[1])} %`, share: cut.fat[1] / 0.28 },
+    { label: 'Thick', value: `${thin.figure}–${shownText(thick)}` },
+    { label: 'Buy', value: `${buy.pieces > 1 ? `${buy.pieces} × ` : ''}${shownText(showMass(buy.pieceG, units.system))}` },
+    {
+      label: 'A plate',
+      value:
+        price === undefined
+          ? '●'.repeat(cut.price) + '○'.repeat(5 - cut.price)
+          : money(costOf(price, buy.totalG, counter.ask.guests, cut.trim, USUAL_LOSS).perDiner)
+    },
+    { label: 'Heat', value: choice ? `${choice.heat}, about ${choice.minutes} min` : cut.suits.map(s => s.heat).join(', ') }
+  ]
+}
+const because = (cut: Cut): string => {
+  const choice = counter.choices.find(c => c.cut.id === cut.id)
+  return choice ? (choice.reasons[0] ?? '') : (cut.braise?.because ?? cut.suits[0].because)
+}
+function typed(cut: Cut, text: string): void {
+  const value = Number(text.replace(',', '.'))
+  counter.price(cut.id, text.trim() === '' || !(value > 0) ? null : value * perMass(units.system).factor)
+}
+const shownPrice = (cut: Cut): string => {
+  const price = counter.ask.prices[cut.id] as number | undefined
+  return price === undefined ? '' : String(Number((price / perMass(units.system).factor).toFixed(2)))
+}
+</script>
+
+<template>
+  <div class="three">
+    <article v-for="cut in cuts" :key="cut.id" :class="{ on: cut.id === counter.chosenId }">
+      <header>
+        <h3>
+          <button type="button" @click="counter.choose(cut.id)">{{ cut.name }}</button>
+        </h3>
+        <button
+          type="button"
+          class="pin"
+          :aria-pressed="counter.pinned.includes(cut.id)"
+          :title="counter.pinned.includes(cut.id) ? 'Let it go' : 'Keep it here to compare'"
+          @click="counter.pin(cut.id)"
+        >
+          {{ counter.pinned.includes(cut.id) ? 'kept' : 'keep' }}
+        </button>
+      </header>
+      <cut-drawing :cut="cut" :scale="scale" :width="250" :height="92" />
+      <p class="because">{{ because(cut) }}</p>
+      <dl>
+        <div v-for="r in rows(cut)" :key="r.label">
+          <dt>{{ r.label }}</dt>
+          <dd>
+            <span v-if="r.share !== undefined" class="bar" aria-hidden="true"
+              ><i :style="{ width: `${Math.round(Math.min(1, r.share) * 100)}%` }"></i
+            ></span>
+            {{ r.value }}
+          </dd>
+        </div>
+      </dl>
+      <label class="price">
+        Its price {{ perMass(units.system).words }}
+        <input
+          :value="shownPrice(cut)"
+          inputmode="decimal"
+          placeholder="–"
+          @change="e => typed(cut, (e.target as HTMLInputElement).value)"
+        />
+      </label>
+    </article>
+  </div>
+</template>
+
+<style scoped>
+.three {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(230px, 1fr));
+  border-top: 1px solid var(--rule);
+  margin: 6px -28px 0;
+}
+article {
+  padding: 12px 18px 14px;
+  border-left: 1px solid var(--rule);
+  min-width: 0;
+}
+article.on {
+  background: var(--tile);
+}
+header {
+  display: flex;
+  align-items: baseline;
+  gap: 8px;
+}
+h3 {
+  flex: 1;
+  font-size: 20px;
+}
+h3 button {
+  font: inherit;
+  border: 0;
+  background: none;
+  padding: 0;
+  cursor: pointer;
+  color: inherit;
+  text-align: left;
+}
+.pin {
+  font: inherit;
+  font-size: 13px;
+  border: 1px solid #a9b2ad;
+  border-radius: 12px;
+  background: none;
+  padding: 3px 10px;
+  cursor: pointer;
+  color: var(--ink-2);
+}
+.pin[aria-pressed='true'] {
+  background: var(--ink);
+  color: var(--chalk);
+}
+svg {
+  display: block;
+  max-width: 100%;
+  margin: 6px 0 4px;
+}
+.because {
+  font-size: 14px;
+  line-height: 1.4;
+  min-height: 3.9em;
+}
+dl {
+  margin: 6px 0 0;
+}
+dl > div {
+  display: grid;
+  grid-template-columns: 62px 1fr;
+  gap: 8px;
+  padding: 2px 0;
+  font-size: 14px;
+}
+dt {
+  color: var(--ink-2);
+}
+dd {
+  margin: 0;
+}
+.bar {
+  display: inline-block;
+  width: 58px;
+  height: 8px;
+  background: #ccd3ce;
+  margin-right: 8px;
+  vertical-align: 1px;
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--oxblood);
+}
+.price {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin-top: 8px;
+  font-size: 13.5px;
+  color: var(--ink-2);
+}
+.price input {
+  width: 72px;
+  font: inherit;
+  border: 0;
+  border-bottom: 1px solid #8b9592;
+  background: none;
+  padding: 2px 4px;
+}
+@media (max-width: 760px) {
+  .three {
+    margin: 6px -16px 0;
+  }
+}
+</style>

@@ -1,0 +1,167 @@
+<script setup lang="ts">
+/** One packet, written down. */
+import { Button as AButton, Input as AInput } from 'ant-design-vue'
+import dayjs from 'dayjs'
+import { computed, reactive, ref } from 'vue'
+import { LABEL_LENGTH } from '#core/formats/counterSchema'
+import { CUTS, cutById } from '#core/meat/cuts'
+import { WRAPS, type Packet, type Place, type Wrap } from '#core/meat/larder'
+import { findCuts } from '#core/meat/names'
+import { PIECE_LIMITS, type Intact } from '#core/meat/piece'
+import ChoiceRow from '../../ui/ChoiceRow.vue'
+import PickField from '../../ui/PickField.vue'
+import QuantityField from '../../ui/QuantityField.vue'
+import { useLarder } from '../../stores/larder'
+
+const props = defineProps<{ packet: Packet | null }>()
+const emit = defineEmits<{ done: [] }>()
+const larder = useLarder()
+
+const given = reactive({
+  cutId: props.packet?.cutId ?? '',
+  label: props.packet?.label ?? '',
+  pieces: props.packet?.pieces ?? 1,
+  weightG: props.packet?.weightG ?? 500,
+  thicknessMm: props.packet?.thicknessMm ?? 30,
+  thicknessKnown: props.packet ? props.packet.thicknessMm !== null : false,
+  wrap: props.packet?.wrap ?? ('vacuum' as Wrap),
+  place: props.packet?.place ?? ('fridge' as Place),
+  intact: props.packet?.intact ?? ('yes' as Intact),
+  since: dayjs(props.packet?.since ?? Date.now()).format('YYYY-MM-DD'),
+  useBy: props.packet?.useBy ? dayjs(props.packet.useBy).format('YYYY-MM-DD') : ''
+})
+const problems = ref<Record<string, string | null>>({})
+const problem = computed(() => Object.values(problems.value).find(Boolean) ?? null)
+const guess = computed(() => (given.cutId === '' && given.label.trim().length > 1 ? findCuts(given.label)[0]?.cut : undefined))
+const cuts = [
+  { value: '', label: 'not known yet' },
+  ...CUTS.map(c => ({ value: c.id, label: c.name })).sort((a, b) => a.label.localeCompare(b.label))
+]
+
+function save(): void {
+  if (problem.value) return
+  const since = dayjs(given.since)
+  const today = since.isSame(dayjs(), 'day')
+  const packet = {
+    cutId: given.cutId === '' ? null : given.cutId,
+    label: given.label.trim().slice(0, LABEL_LENGTH),
+    pieces: given.pieces,
+    weightG: given.weightG,
+    thicknessMm: given.thicknessKnown ? given.thicknessMm : null,
+    wrap: given.wrap,
+    place: given.place,
+    since: (since.isValid() && !today ? since : dayjs()).valueOf(),
+    useBy: given.useBy ? dayjs(given.useBy).endOf('day').valueOf() : null,
+    thawing: props.packet?.thawing ?? null,
+    intact: given.intact
+  }
+  if (props.packet) larder.keep({ ...packet, id: props.packet.id })
+  else larder.add(packet)
+  emit('done')
+}
+</script>
+
+<template>
+  <form class="packet" @submit.prevent="save">
+    <label class="wide">
+      What is written on it
+      <a-input v-model:value="given.label" :maxlength="LABEL_LENGTH" placeholder="BNLS BF STRPLN STK, box 3…" />
+      <span v-if="guess" class="quiet">
+        That reads like {{ guess.name.toLowerCase() }}. <button type="button" @click="given.cutId = guess.id">It is</button>
+      </span>
+    </label>
+    <pick-field v-model="given.cutId" label="Cut" :options="cuts" />
+    <label class="number">Pieces <input v-model.number="given.pieces" type="number" min="1" max="60" required /></label>
+    <quantity-field
+      v-model="given.weightG"
+      label="Weight of all"
+      dimension="mass"
+      :range="[10, 60000]"
+      @problem="m => (problems = { ...problems, weight: m })"
+    />
+    <div>
+      <label class="check"><input v-model="given.thicknessKnown" type="checkbox" /> Thickness measured</label>
+      <quantity-field
+        v-if="given.thicknessKnown"
+        v-model="given.thicknessMm"
+        label="Thickness"
+        dimension="length"
+        :range="PIECE_LIMITS.thicknessMm"
+        @problem="m => (problems = { ...problems, thickness: m })"
+      />
+      <span v-else-if="given.cutId" class="quiet">taken as usual for {{ cutById(given.cutId)?.name.toLowerCase() }}</span>
+    </div>
+    <choice-row
+      v-model="given.place"
+      label="Where"
+      :options="[
+        { value: 'fridge', label: 'fridge' },
+        { value: 'freezer', label: 'freezer' }
+      ]"
+    />
+    <choice-row v-model="given.wrap" label="Packed" :options="WRAPS.map(w => ({ value: w, label: w === 'open' ? 'unpacked' : w }))" />
+    <choice-row
+      v-model="given.intact"
+      label="Whole muscle, not needled"
+      :options="[
+        { value: 'yes', label: 'yes' },
+        { value: 'unknown', label: 'not known' },
+        { value: 'no', label: 'needled or rolled' }
+      ]"
+    />
+    <label class="number">There since <input v-model="given.since" type="date" required /></label>
+    <label class="number">Printed use-by date <input v-model="given.useBy" type="date" /></label>
+    <div class="wide acts">
+      <a-button type="primary" html-type="submit" :disabled="problem !== null">{{ packet ? 'Keep the change' : 'Put it in' }}</a-button>
+      <a-button type="text" @click="emit('done')">Leave it</a-button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.packet {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+  gap: 14px 20px;
+  padding: 16px 18px;
+  background: var(--tile);
+  margin: 8px 0 14px;
+  align-items: start;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+label {
+  font-size: 13px;
+  color: var(--ink-2);
+}
+.wide button[type='button'] {
+  font: inherit;
+  border: 0;
+  background: none;
+  text-decoration: underline;
+  cursor: pointer;
+}
+.number {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+}
+.number input {
+  height: 32px;
+  font: inherit;
+  font-size: 15px;
+  color: var(--ink);
+  border: 1px solid #a9b2ad;
+  border-radius: 3px;
+  padding: 0 10px;
+  background: #f8f9f6;
+}
+.check {
+  display: flex;
+  gap: 6px;
+}
+.acts .ant-btn {
+  height: 42px;
+}
+</style>

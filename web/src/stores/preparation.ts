@@ -1,0 +1,123 @@
+/** How the piece is got ready, and by when: kept through reloads. What it does to the piece is written to the draft. */
+import { defineStore } from 'pinia'
+import { computed, shallowRef, watch } from 'vue'
+import type { Packet } from '#core/meat/larder'
+import { parsePacket } from '#core/formats/counterSchema'
+import { SURFACES } from '#core/meat/piece'
+import { checklistFor, OILINGS, PEPPERINGS, SALTINGS, USUAL_PREPARATION, type Compared, type Preparation } from '#core/plan/preparation'
+import { RequestError, setupOf, type PlanRequest } from '#core/plan/request'
+import { hireWorker, Latest } from '../workers/planner'
+import { useDraft } from './draft'
+import { kept } from './kept'
+
+function parse(stored: unknown): Preparation {
+  const p = stored as Preparation
+  const fine =
+    p.surface in SURFACES &&
+    SALTINGS.includes(p.salt) &&
+    PEPPERINGS.includes(p.pepper) &&
+    OILINGS.includes(p.oil) &&
+    [p.outMin, p.fridgeC].every(Number.isFinite) &&
+    [p.knife, p.tie].every(b => typeof b === 'boolean')
+  if (!fine) throw new Error('not a preparation')
+  return p
+}
+
+const HOUR = 3600_000
+/** The next dinner time that leaves a day for drying. */
+function tomorrowEvening(): number {
+  const evening = new Date(Date.now() + 24 * HOUR)
+  evening.setHours(19, 0, 0, 0)
+  return evening.getTime()
+}
+
+interface Question {
+  readonly request: PlanRequest
+  readonly preparation: Preparation
+}
+
+export const usePreparation = defineStore('preparation', () => {
+  const draft = useDraft()
+  const preparation = kept<Preparation>('macellaio.preparation', () => USUAL_PREPARATION, parse)
+  /** When the piece goes in, ms. */
+  const goesIn = kept<number>('macellaio.goesIn', tomorrowEvening, stored => {
+    if (typeof stored !== 'number' || stored < Date.now() - 12 * HOUR) throw new Error('past')
+    return stored
+  })
+  const ticked = kept<readonly string[]>(
+    'macellaio.ticked',
+    () => [],
+    stored => (stored as unknown[]).map(String)
+  )
+  /** The packet that the piece came from. */
+  const packet = kept<Packet | null>(
+    'macellaio.benchPacket',
+    () => null,
+    stored => (stored === null ? null : parsePacket(stored))
+  )
+  const compared = shallowRef<{ readonly question: Question; readonly answer: Compared } | null>(null)
+
+  const tasks = computed(() => checklistFor(preparation.value, draft.cut, draft.request.piece))
+
+  function change(part: Partial<Preparation>): void {
+    preparation.value = { ...preparation.value, ...part }
+    if (preparation.value.surface !== draft.request.piece.surface) draft.changePiece({ surface: preparation.value.surface })
+    if ('outMin' in part || 'fridgeC' in part) warm.put({ request: draft.request, preparation: preparation.value })
+  }
+  function tick(id: string): void {
+    ticked.value = ticked.value.includes(id) ? ticked.value.filter(t => t !== id) : [...ticked.value, id]
+  }
+
+  const hand = hireWorker()
+  const warm = new Latest<Question, number>(
+    ({ request, preparation: p }) => hand.remote.warmedUp(request, p),
+    (_, startC) => draft.changePiece({ startC: Math.round(startC * 10) / 10 }),
+    () => undefined
+  )
+  const comparing = new Latest<Question, Compared>(
+    ({ request, preparation: p }) => hand.remote.preparations(request, p),
+    (question, answer) => (compared.value = { question, answer }),
+    () => (compared.value = null)
+  )
+
+  const question = computed<Question | null>(() => {
+    const { request } = draft
+    try {
+      setupOf(request)
+    } catch (error) {
+      if (error instanceof RequestError) return null
+      throw error
+    }
+    return { request, preparation: preparation.value }
+  })
+  /** Only while somebody looks. */
+  const watched = shallowRef(false)
+  watch([question, watched], ([q, on]) => {
+    if (on && q) comparing.put(q)
+  })
+  /** For exactly what is on the screen. */
+  const current = computed(() => {
+    const found = compared.value
+    return found && question.value && same(found.question, question.value) ? found.answer : null
+  })
+
+  // Another cut on the bench begins its list anew.
+  watch(
+    () => draft.request.piece.cutId,
+    id => {
+      ticked.value = []
+      if (packet.value?.cutId !== id) packet.value = null
+    }
+  )
+
+  return { preparation, goesIn, ticked, packet, tasks, current, watched, change, tick }
+})
+
+/** The comparison does not hang on the piece's own surface and start: it tries all of them. */
+function same(a: Question, b: Question): boolean {
+  const plain = ({ request, preparation }: Question): string => {
+    const { piece, ...settings } = request
+    return JSON.stringify([{ ...piece, surface: '', startC: 0 }, settings, preparation.surface, preparation.outMin, preparation.fridgeC])
+  }
+  return plain(a) === plain(b)
+}
