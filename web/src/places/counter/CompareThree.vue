@@ -21,22 +21,23 @@ const scale = computed(() => Math.min(0.7, ...cuts.value.map(c => 240 / ((c.shap
 const rows = (cut: Cut): { label: string; value: string; share?: number }[] => {
   const buy = purchaseOf(cut, counter.ask)
   const choice = counter.choices.find(c => c.cut.id === cut.id)
-  const price = counter.ask.prices[cut.id] as number | undefined
   const [thin, thick] = cut.shape.thicknessMm.map(t => showLength(t, units.system))
   return [
     { label: 'Tender', value: tendernessWord(cut), share: tenderness(cut) },
     { label: 'Fat', value: `${Math.round(100 * cut.fat[0])}–${Math.round(100 * cut.fat[1])} %`, share: cut.fat[1] / 0.28 },
     { label: 'Thick', value: `${thin.figure}–${shownText(thick)}` },
     { label: 'Buy', value: `${buy.pieces > 1 ? `${buy.pieces} × ` : ''}${shownText(showMass(buy.pieceG, units.system))}` },
-    {
-      label: 'A plate',
-      value:
-        price === undefined
-          ? '●'.repeat(cut.price) + '○'.repeat(5 - cut.price)
-          : money(costOf(price, buy.totalG, counter.ask.guests, cut.trim, USUAL_LOSS).perDiner)
-    },
+    { label: 'A plate', value: plate(cut, buy.totalG) },
     { label: 'Heat', value: choice ? `${choice.heat}, about ${choice.minutes} min` : cut.suits.map(s => s.heat).join(', ') }
   ]
+}
+/** What each diner's share costs, and what a kilogram or a pound of it comes to as eaten; without a price, how dear it usually is. */
+function plate(cut: Cut, boughtG: number): string {
+  const price = counter.ask.prices[cut.id] as number | undefined
+  if (price === undefined) return '●'.repeat(cut.price) + '○'.repeat(5 - cut.price)
+  const { perDiner, perEatenKg, eatenG } = costOf(price, boughtG, counter.ask.guests, cut.trim, USUAL_LOSS)
+  const { words, factor } = perMass(units.system)
+  return `${money(perDiner)} for ${shownText(showMass(eatenG, units.system))}, ${money(perEatenKg / factor)} ${words} as eaten`
 }
 const because = (cut: Cut): string => {
   const choice = counter.choices.find(c => c.cut.id === cut.id)

@@ -200,7 +200,7 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: 110px minmax(150px, 1fr) minmax(190px, 1.2fr) 320px;
+  grid-template-columns: 110px minmax(150px, 1fr) minmax(190px, 1.2fr) 376px;
   gap: 6px 16px;
   align-items: center;
   border-top: 1px solid var(--rule);
@@ -239,7 +239,7 @@ li.past {
   gap: 6px;
   align-items: center;
   justify-content: flex-end;
-  max-width: 330px;
+  max-width: 376px;
 }
 .bench:not(:disabled) {
   background: var(--brass);
