@@ -72,7 +72,7 @@ test('no stale figure is shown as current, and nonsense is answered in the field
   await expect(page.getByRole('heading', { name: 'Strip steak, 1½ in' })).toBeVisible()
 })
 
-for (const path of ['/counter', '/larder', '/bench', '/fire', '/stove', '/book', '/book/demo-strip-galley']) {
+for (const path of ['/counter', '/larder', '/bench', '/fire', '/fire/methods', '/stove', '/book', '/book/demo-strip-galley']) {
   test(`axe finds nothing at ${path}`, async ({ page }) => {
     await page.goto(`${app.url}${path}`)
     await page.waitForTimeout(1500)

@@ -55,7 +55,22 @@ async function atTheStove(page: Page): Promise<void> {
 }
 
 await view('fire', '/fire')
-await view('counter', '/counter', async page => page.getByLabel('Search cuts by any name').fill('cap'))
+await view('counter', '/counter', async page => page.getByRole('button', { name: /^Rump cap:/ }).click())
+await view(
+  'larder',
+  '/larder',
+  async page =>
+    void (await page
+      .getByText(/^thawed/)
+      .first()
+      .waitFor())
+)
+await view('portions', '/bench', async page => page.getByRole('button', { name: 'Portion a whole one' }).click())
+await view('prepare', '/bench', async page => {
+  await page.getByRole('button', { name: 'Get it ready' }).click()
+  await page.getByText('begins to brown').first().waitFor()
+})
+await view('methods', '/fire/methods', async page => page.locator('[aria-label="Methods"][aria-busy="false"]').waitFor({ timeout: 60_000 }))
 await view('bench', '/bench', async page => page.getByLabel('Weight of one').fill('300'))
 await view('stove', '/fire', atTheStove)
 await view('stove-phone', '/fire', atTheStove, { width: 390, height: 844 })

@@ -5,6 +5,7 @@ import BookPlace from './places/book/BookPlace.vue'
 import CookPage from './places/book/CookPage.vue'
 import CounterPlace from './places/counter/CounterPlace.vue'
 import LarderPlace from './places/larder/LarderPlace.vue'
+import MethodsPlace from './places/fire/MethodsPlace.vue'
 import FirePlace from './places/fire/FirePlace.vue'
 import StovePlace from './places/stove/StovePlace.vue'
 
@@ -17,6 +18,7 @@ export const router = createRouter({
     { path: '/larder', name: 'larder', component: LarderPlace, meta: { title: 'Larder' } },
     { path: '/bench', name: 'bench', component: BenchPlace, meta: { title: 'Bench' } },
     { path: '/fire', name: 'fire', component: FirePlace, meta: { title: 'Fire' } },
+    { path: '/fire/methods', name: 'methods', component: MethodsPlace, meta: { title: 'Every way to cook it' } },
     { path: '/stove', name: 'stove', component: StovePlace, meta: { title: 'Stove', mood: 'service' } },
     { path: '/book', name: 'book', component: BookPlace, meta: { title: 'Book' } },
     { path: '/book/:id', name: 'cook', component: CookPage, meta: { title: 'Book' } },

@@ -45,7 +45,7 @@ const frame = computed(() =>
 )
 const scale = computed(() => {
   const { left, right, top } = frame.value
-  const across = (Math.max(width.value, 120) - left - right) / props.widthMm
+  const across = ((props.plain ? width.value : Math.max(width.value, 120)) - left - right) / props.widthMm
   return Math.max(0.1, Math.min(across, ((props.height ?? 230) - 2 * top) / props.thicknessMm))
 })
 /** No taller than what is drawn, on a narrow screen. */
@@ -138,7 +138,7 @@ const said = computed(() =>
 
 <template>
   <div ref="box" class="section" :style="{ height: `${height}px` }">
-    <svg v-if="width > 0" :width="width" :height="height" role="img" :aria-label="said">
+    <svg v-if="width > 0" :width="width" :height="height" role="img" :aria-label="said" :aria-hidden="plain && core === null">
       <defs>
         <linearGradient :id="`${id}-heat`" x1="0" y1="0" x2="0" :y2="thicknessMm" gradientUnits="userSpaceOnUse">
           <stop v-for="(s, i) in stops" :key="i" :offset="s.at" :stop-color="s.colour" />

@@ -82,6 +82,8 @@ export const usePreparation = defineStore('preparation', () => {
 
   const question = computed<Question | null>(() => {
     const { request } = draft
+    // What a pan makes of it says nothing of a joint.
+    if (request.piece.form === 'roast') return null
     try {
       setupOf(request)
     } catch (error) {
@@ -110,7 +112,7 @@ export const usePreparation = defineStore('preparation', () => {
     }
   )
 
-  return { preparation, goesIn, ticked, packet, tasks, current, watched, change, tick }
+  return { preparation, comparable: computed(() => question.value !== null), goesIn, ticked, packet, tasks, current, watched, change, tick }
 })
 
 /** The comparison does not hang on the piece's own surface and start: it tries all of them. */

@@ -7,6 +7,10 @@ import { planSpread, type Spread } from '#core/plan/spread'
 import { CUTS, cutById } from '#core/meat/cuts'
 import { thawSeconds, type ThawingHow } from '#core/meat/larder'
 import type { Spell } from '#core/method/panSear'
+import type { Dialled } from '#core/method/dials'
+import type { MethodKind } from '#core/method/methods'
+import type { Compared as ComparedMethod } from '#core/plan/compare'
+import { compareFor } from '#core/plan/everyMethod'
 import { FIRST_REQUEST } from '#core/plan/firstRequest'
 import { comparePreparations, warmedUp, type Compared, type Preparation } from '#core/plan/preparation'
 import { thicknessesAllow, thinEndPeak, type Allows } from '#core/plan/thickness'
@@ -19,6 +23,8 @@ export interface PlannerWorker {
   /** For a cook under way: `past` is what has happened; `pulled` once it is off the heat. */
   forecast(request: PlanRequest, past: readonly Spell[], pulled: boolean): Planned
   spread(request: PlanRequest, plan: PanPlan): Spread
+  /** One method on the piece, planned and weighed; a refusal where the piece cannot be cooked so. */
+  method(request: PlanRequest, kind: MethodKind, turned: Dialled): ComparedMethod
   /** What three thicknesses of a cut allow. */
   thicknesses(cutId: string): readonly Allows[]
   /** Every school of drying and of taking off the chill, for this piece. */
@@ -42,10 +48,21 @@ function guarded(work: () => PanPlan): Planned {
 }
 
 const worker: PlannerWorker = {
-  plan: request => guarded(() => planPanSear(setupOf(request), request.targetC)),
+  plan: request =>
+    request.piece.form === 'roast'
+      ? { refused: 'A joint is not cooked in a pan alone.', field: null }
+      : guarded(() => planPanSear(setupOf(request), request.targetC)),
   forecast: (request, past, pulled) =>
     guarded(() => (pulled ? followRest(setupOf(request), request.targetC, past) : planPanSear(setupOf(request), request.targetC, past))),
   spread: (request, plan) => planSpread(setupOf(request), plan),
+  method: (request, kind, turned) => {
+    try {
+      return compareFor(request, kind, turned)
+    } catch (error) {
+      if (error instanceof RequestError) return { kind, unsuited: error.message, nearestC: null }
+      throw error
+    }
+  },
   thicknesses: cutId => {
     const { piece } = FIRST_REQUEST
     return thicknessesAllow(setupOf({ ...FIRST_REQUEST, piece: { ...piece, cutId } }), FIRST_REQUEST.targetC)

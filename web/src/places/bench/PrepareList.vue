@@ -85,7 +85,8 @@ function setGoesIn(text: string): void {
     <section>
       <h2>What each is worth</h2>
       <p class="quiet">By the engine, for this piece in the pan of the plan.</p>
-      <div class="tables" :class="{ stale: !tables }" :aria-busy="!tables">
+      <p v-if="!store.comparable" class="quiet">A joint is not cooked in a pan: here the list counts, and its start.</p>
+      <div v-else class="tables" :class="{ stale: !tables }" :aria-busy="!tables">
         <p v-if="!tables" class="quiet">Cooking it seven ways…</p>
         <table v-for="t in tables ?? []" :key="t.title">
           <thead>

@@ -101,7 +101,8 @@ function light(): void {
         <div>
           <h1>{{ title }}</h1>
           <p class="quiet">
-            {{ subtitle }} <router-link to="/bench">Change the piece</router-link> · <router-link to="/counter">another cut</router-link>
+            {{ subtitle }} <router-link to="/bench">Change the piece</router-link> · <router-link to="/counter">another cut</router-link> ·
+            <router-link to="/fire/methods">every way to cook it</router-link>
           </p>
         </div>
         <p v-if="!draft.touched" class="example">A ready example: change anything, or light the stove.</p>
@@ -143,7 +144,9 @@ function light(): void {
       <p v-if="planner.state === 'wrong input'" class="refused" role="alert">
         <strong>{{ draft.firstProblem?.[0] }}.</strong> {{ draft.firstProblem?.[1] }}
       </p>
-      <p v-else-if="planner.refused" class="refused" role="alert">{{ planner.refused.message }}</p>
+      <p v-else-if="planner.refused" class="refused" role="alert">
+        {{ planner.refused.message }} <router-link to="/fire/methods">See every way to cook it</router-link>
+      </p>
       <sheet-lines v-if="shown && (planner.state === 'ready' || planner.state === 'working')" :lines="lines" :stale="stale" />
       <p v-for="r in said" :key="r" class="remark">{{ r }}</p>
       <p v-for="c in cautions" :key="c.id" class="remark">{{ c.text }}</p>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 /** The figures a cook calls out, large; the reason for each a tap away. */
 import { ref } from 'vue'
-import type { CallLine, LineId } from '#core/plan/callSheet'
+import type { SheetLine } from '#core/plan/everyMethod'
 
-defineProps<{ lines: readonly CallLine[]; stale: boolean }>()
-const open = ref<ReadonlySet<LineId>>(new Set<LineId>(['pull', 'after']))
+defineProps<{ lines: readonly SheetLine[]; stale: boolean }>()
+const open = ref<ReadonlySet<string>>(new Set(['pull', 'after']))
 
-function toggle(id: LineId): void {
+function toggle(id: string): void {
   const next = new Set(open.value)
   if (!next.delete(id)) next.add(id)
   open.value = next
