@@ -1,4 +1,5 @@
 /** Every way to cook a piece, compared, turned, and counted back from the table. */
+import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
 import { App } from './app'
 
@@ -49,4 +50,20 @@ test('a joint: the pan refuses it, the oven takes it, and the evening is counted
   expect(out).toBeLessThan(53)
   await page.getByLabel('On the table at').fill('2027-03-05T19:30')
   await expect(page.locator('aside ol li').last()).toContainText('19:30 carve and serve')
+  const saved = async (button: string): Promise<string> => {
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: button, exact: true }).click()])
+    return readFileSync((await download.path())!, 'utf8')
+  }
+  expect(await saved('PDF')).toMatch(/^%PDF-/)
+  await page.getByRole('textbox', { name: 'Oven' }).fill('150')
+  const file = await saved('Plan file')
+  expect(JSON.parse(file)).toMatchObject({ method: { kind: 'roast', ovenHeat: '150 °C' }, piece: { cut: 'chateaubriand', form: 'roast' } })
+  await page.getByRole('button', { name: 'As it is usually set' }).click()
+  await page.getByLabel('Open a plan file').setInputFiles({ name: 'plan.json', mimeType: 'application/json', buffer: Buffer.from(file) })
+  await expect(page.getByRole('textbox', { name: 'Oven' })).toHaveValue('150')
+  await page.getByLabel('Open a plan file').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('soup') })
+  await expect(page.getByText('That is not a plan file')).toBeVisible()
+  const calendar = await saved('Calendar')
+  expect(calendar.match(/BEGIN:VEVENT/g)?.length).toBeGreaterThanOrEqual(3)
+  expect(calendar).toContain('carve and serve')
 })

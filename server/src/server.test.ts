@@ -192,11 +192,7 @@ describe('the larder and the printer', () => {
       .post('/api/print/order-slip')
       .send({ order, units: 'metric' })
       .buffer(true)
-      .parse((response, done) => {
-        const parts: Buffer[] = []
-        response.on('data', (part: Buffer) => parts.push(part))
-        response.on('end', () => done(null, Buffer.concat(parts)))
-      })
+      .parse(asBuffer)
       .expect(200)
     expect(headers['content-type']).toContain('application/pdf')
     const text = (body as Buffer).toString('latin1')
@@ -208,4 +204,28 @@ describe('the larder and the printer', () => {
       .send({ order: { ...order, pieces: 0 }, units: 'metric' })
       .expect(422)
   })
+
+  it('prints a long call sheet on one page, and refuses one that cannot fit', async () => {
+    const sheet = {
+      title: 'Rib roast: roast',
+      subtitle: 'to 54 °C',
+      lines: Array.from({ length: 12 }, (_, i) => ({ label: `Line ${i}`, figure: '1 h 02', unit: 'min' })),
+      schedule: Array.from({ length: 6 }, () => ({ at: '19:30', what: 'carve and serve' })),
+      cautions: ['Public-health advice for whole cuts is 63 °C and 3 min of rest.'],
+      paper: 'A4'
+    }
+    const { body } = await request(app).post('/api/print/call-sheet').send(sheet).buffer(true).parse(asBuffer).expect(200)
+    expect((body as Buffer).toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(1)
+    await request(app)
+      .post('/api/print/call-sheet')
+      .send({ ...sheet, lines: [...sheet.lines, ...sheet.lines] })
+      .expect(422)
+  })
 })
+
+/** Reads an answer whole. */
+function asBuffer(response: { on(event: string, heard: (part: Buffer) => void): void }, done: (error: null, whole: Buffer) => void): void {
+  const parts: Buffer[] = []
+  response.on('data', part => parts.push(part))
+  response.on('end', () => done(null, Buffer.concat(parts)))
+}

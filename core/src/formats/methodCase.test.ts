@@ -1,8 +1,12 @@
 /** Every method through the door, and what the door refuses of each. */
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { dialsOf } from '#core/method/dials'
 import { METHOD_KINDS } from '#core/method/methods'
+import { FIRST_REQUEST } from '#core/plan/firstRequest'
 import { answerCompare, answerPlan } from './answers'
 import { InvalidInputError, type Problem } from './problem'
+import { readPlanCase, writePlanCase } from './planCase'
 import { answerSimulate } from './simulate'
 
 const STEAK = { cut: 'strip', thickness: '38 mm', weight: '450 g', start: '5 °C' }
@@ -130,5 +134,36 @@ describe('a roast is simulated as well as a steak', () => {
     }) as { series: { sideC: number[]; coreC: number[] }; radiusMm: (number | null)[] }
     expect(Math.max(...answer.radiusMm.map(r => r ?? 0))).toBeGreaterThan(30)
     expect(answer.series.sideC.at(-1)).toBeGreaterThan(answer.series.coreC.at(-1)! + 20)
+  })
+})
+
+describe('a plan on the screen as a case file', () => {
+  it('is read back as it was written, whatever the method, the piece and the dials', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...METHOD_KINDS),
+        fc.record({
+          thicknessMm: fc.integer({ min: 10, max: 120 }),
+          weightG: fc.integer({ min: 100, max: 3000 }),
+          startC: fc.integer({ min: 1, max: 20 })
+        }),
+        fc.integer({ min: 45, max: 70 }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (kind, sizes, targetC, at) => {
+          const request = { ...FIRST_REQUEST, targetC, piece: { ...FIRST_REQUEST.piece, ...sizes } }
+          const turned = Object.fromEntries(dialsOf(kind).map(d => [d.key, Math.round(d.range[0] + at * (d.range[1] - d.range[0]))]))
+          const read = readPlanCase(JSON.parse(JSON.stringify(writePlanCase(request, kind, turned))))
+          expect(read).toEqual({ piece: request.piece, room: request.room, targetC, kind, turned })
+        }
+      )
+    )
+  })
+
+  it('is a case that the door answers', () => {
+    const turned = Object.fromEntries(
+      dialsOf('oven then sear').map(d => [d.key, { ovenC: 130, panC: 230, searS: 100, fatEdgeS: 0 }[d.key as 'ovenC']])
+    )
+    const answer = answerPlan(writePlanCase(FIRST_REQUEST, 'oven then sear', turned))
+    expect(JSON.stringify(answer)).toContain('oven then sear')
   })
 })

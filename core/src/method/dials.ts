@@ -41,6 +41,8 @@ const KEYS: Record<MethodKind, readonly DialKey[]> = {
   'in pastry': ['ovenC']
 }
 
+export const DIAL_KEYS = Object.keys(ALL) as readonly DialKey[]
+
 export const dialsOf = (kind: MethodKind): readonly Dial[] => KEYS[kind].map(key => ({ key, ...ALL[key] }))
 
 /** The usual settings with what the cook has turned. Only this method's own dials count. */

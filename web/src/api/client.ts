@@ -3,6 +3,7 @@ import type { CookRecord, Outcome, Seen } from '#core/book/record'
 import type { CookEvent } from '#core/cook/events'
 import type { Phase } from '#core/cook/progress'
 import type { NewCook } from '#core/formats/cookSchema'
+import type { PrintedSheet } from '#core/formats/sheetSchema'
 import type { Packet } from '#core/meat/larder'
 import type { Order } from '#core/meat/orderSlip'
 import type { UnitSystem } from '#core/quantity/units'
@@ -74,6 +75,7 @@ export const api = {
   packets: (): Promise<{ packets: Packet[] }> => ask('GET', '/packets'),
   keep: (packet: Packet): Promise<Packet> => ask('PUT', `/packets/${encodeURIComponent(packet.id)}`, packet),
   use: (id: string): Promise<void> => ask('DELETE', `/packets/${encodeURIComponent(id)}`),
+  sheetPdf: (sheet: PrintedSheet): Promise<Blob> => askPdf('/print/call-sheet', sheet),
   orderPdf: (order: Order, units: UnitSystem): Promise<Blob> => askPdf('/print/order-slip', { order, units }),
   cooks: (search: string): Promise<{ cooks: CookSummary[] }> => ask('GET', `/cooks?search=${encodeURIComponent(search)}`),
   cook: (id: string): Promise<CookRecord> => ask('GET', cookPath(id)),

@@ -59,6 +59,9 @@ export const useMethods = defineStore('methods', () => {
     first.value = kind
     turned.value = { ...turned.value, [kind]: { ...turned.value[kind], [key]: value } }
   }
+  function set(kind: MethodKind, dials: Dialled): void {
+    turned.value = { ...turned.value, [kind]: dials }
+  }
   function asUsual(kind: MethodKind): void {
     turned.value = { ...turned.value, [kind]: {} }
   }
@@ -93,5 +96,5 @@ export const useMethods = defineStore('methods', () => {
     if (watched.value) void workAll()
   })
 
-  return { turned, rows, working, failed, watched, turn, asUsual, current }
+  return { turned, rows, working, failed, watched, turn, set, asUsual, current }
 })

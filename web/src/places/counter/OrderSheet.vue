@@ -8,6 +8,7 @@ import { ORDER_LIMITS } from '#core/formats/counterSchema'
 import { PIECE_LIMITS } from '#core/meat/piece'
 import { LATE_K, type Allows } from '#core/plan/thickness'
 import { showDuration, showLength, showTemperatureRise, shownText } from '#core/quantity/format'
+import { saveFile } from '../../ui/saveFile'
 import QuantityField from '../../ui/QuantityField.vue'
 import { api } from '../../api/client'
 import { useCounter } from '../../stores/counter'
@@ -46,22 +47,15 @@ async function copy(): Promise<void> {
     said.value = 'Copying is not allowed here: take the text file.'
   }
 }
-function save(content: Blob, name: string): void {
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(content)
-  link.download = name
-  link.click()
-  setTimeout(() => URL.revokeObjectURL(link.href), 2000)
-}
 const fileName = computed(() => `order-${counter.chosenId}`)
 function asText(): void {
-  save(new Blob([text.value], { type: 'text/plain;charset=utf-8' }), `${fileName.value}.txt`)
+  saveFile(new Blob([text.value], { type: 'text/plain;charset=utf-8' }), `${fileName.value}.txt`)
   said.value = 'Saved as text.'
 }
 async function asPdf(): Promise<void> {
   said.value = 'Making the page…'
   try {
-    save(await api.orderPdf(counter.slip, units.system), `${fileName.value}.pdf`)
+    saveFile(await api.orderPdf(counter.slip, units.system), `${fileName.value}.pdf`)
     said.value = 'Saved as PDF.'
   } catch (error) {
     said.value = `${error instanceof Error ? error.message : 'That failed.'} Print or copy it instead.`

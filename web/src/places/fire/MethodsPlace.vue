@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Every way to cook this piece, compared on one scale; one of them in full, with what can be turned. */
+import { Button as AButton } from 'ant-design-vue'
 import dayjs from 'dayjs'
 import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
@@ -8,7 +9,8 @@ import { dialsOf } from '#core/method/dials'
 import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
 import type { Compared } from '#core/plan/compare'
 import { methodSheet, phaseName, settingsFor, WHEN } from '#core/plan/everyMethod'
-import { showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import { showDuration, showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import { readPlanCase, writePlanCase } from '#core/formats/planCase'
 import { REFERENCES } from '#core/safety/lethality'
 import { cautionsFor } from '#core/safety/cautions'
 import SectionDrawing from '../../section/SectionDrawing.vue'
@@ -20,6 +22,8 @@ import { useDraft } from '../../stores/draft'
 import { useMethods } from '../../stores/methods'
 import { useUnits } from '../../stores/units'
 import SheetLines from './SheetLines.vue'
+import { api } from '../../api/client'
+import { saveFile } from '../../ui/saveFile'
 
 const PlanChart = defineAsyncComponent(() => import('./PlanChart.vue'))
 const draft = useDraft()
@@ -127,9 +131,70 @@ const schedule = computed(() => {
   const { plan } = now.value
   const end = dayjs(serveAt.value)
   if (!end.isValid()) return []
-  const at = (seconds: number): string => end.subtract(plan.carve.time - seconds, 'second').format('HH:mm')
-  return [...plan.phases.map(p => ({ at: at(p.from), what: phaseName(p) })), { at: at(plan.carve.time), what: 'carve and serve' }]
+  const at = (seconds: number): dayjs.Dayjs => end.subtract(plan.carve.time - seconds, 'second')
+  const spans = [
+    ...plan.phases.map(p => ({ from: at(p.from), to: at(p.to), what: phaseName(p) })),
+    { from: end, to: end.add(15, 'minute'), what: 'carve and serve' }
+  ]
+  return spans.map(s => ({ ...s, at: s.from.format('HH:mm') }))
 })
+const out = ref('')
+const fileName = computed(() => `${draft.cut.id}-${chosen.value.replace(/ /g, '-')}`)
+async function asPdf(): Promise<void> {
+  out.value = 'Making the page…'
+  try {
+    const sheet = await api.sheetPdf({
+      title: `${draft.cut.name}: ${chosen.value}`,
+      subtitle: `${shownText(showMass(piece.value.weightG, units.system))}, ${shownText(showLength(piece.value.thicknessMm, units.system))}, to ${target.value}; ${dials.value
+        .map(
+          d =>
+            `${d.label.toLowerCase()} ${d.dimension === 'temperature' ? shownText(showTemperature(d.value, units.system)) : span(d.value)}`
+        )
+        .join(', ')}`,
+      lines: lines.value.map(l => ({ label: l.label, figure: l.shown.figure, unit: l.shown.unit })),
+      schedule: schedule.value.map(s => ({ at: s.at, what: s.what })),
+      cautions: cautions.value.map(c => c.text),
+      paper: units.system === 'metric' ? 'A4' : 'LETTER'
+    })
+    saveFile(sheet, `${fileName.value}.pdf`)
+    out.value = 'Saved as PDF.'
+  } catch (error) {
+    out.value = error instanceof Error ? error.message : 'That failed.'
+  }
+}
+async function asCalendar(): Promise<void> {
+  const { default: ical } = await import('ical-generator')
+  const calendar = ical({ name: `${draft.cut.name}: ${chosen.value}` })
+  for (const s of schedule.value)
+    calendar.createEvent({ start: s.from.toDate(), end: s.to.toDate(), summary: `${draft.cut.name}: ${s.what}` })
+  saveFile(new Blob([calendar.toString()], { type: 'text/calendar;charset=utf-8' }), `${fileName.value}.ics`)
+  out.value = 'Saved as a calendar file.'
+}
+function asJson(): void {
+  const turned = Object.fromEntries(dials.value.map(d => [d.key, d.value]))
+  const file = JSON.stringify(writePlanCase(draft.request, chosen.value, turned), null, 2)
+  saveFile(new Blob([file], { type: 'application/json' }), `${fileName.value}.json`)
+  out.value = 'Saved as a plan file.'
+}
+async function open(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  try {
+    const read = readPlanCase(JSON.parse(await file.text()))
+    draft.put(read.piece)
+    draft.change({ room: read.room, targetC: read.targetC })
+    methods.set(read.kind, read.turned)
+    chosen.value = read.kind
+    out.value = 'Opened.'
+  } catch (error) {
+    out.value =
+      error instanceof SyntaxError
+        ? 'That is not a plan file: it is not JSON.'
+        : `That file cannot be used. ${error instanceof Error ? error.message : ''}`
+  }
+  input.value = ''
+}
 const cautions = computed(() => cautionsFor(draft.request.targetC, 0, units.system, draft.table))
 const safety = computed(() =>
   (shown.value?.plan.lethal ?? []).map(l => ({
@@ -243,7 +308,14 @@ const safety = computed(() =>
             <time>{{ s.at }}</time> {{ s.what }}
           </li>
         </ol>
+        <div class="acts">
+          <a-button @click="asPdf">PDF</a-button>
+          <a-button @click="asCalendar">Calendar</a-button>
+          <a-button @click="asJson">Plan file</a-button>
+        </div>
       </div>
+      <label class="open">Open a plan file <input type="file" accept="application/json,.json" @change="open" /></label>
+      <p class="quiet said" role="status">{{ out }}</p>
       <p v-for="s in safety" :key="s.name" class="remark">{{ s.name }}: {{ s.core }}, {{ s.surface }}.</p>
       <p v-for="c in cautions" :key="c.id" class="remark">{{ c.text }}</p>
       <p class="remark">The stove follows the pan sear step by step; for the other ways keep this sheet and a probe at hand.</p>
@@ -409,6 +481,36 @@ ol {
   padding: 0;
   margin: 8px 0;
   line-height: 1.6;
+}
+.open {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  font-size: 14px;
+  color: #cfd0c9;
+}
+.open input {
+  font: inherit;
+  max-width: 220px;
+  color: var(--chalk-2);
+}
+.said {
+  min-height: 22px;
+  font-size: 14px;
+}
+.acts {
+  flex-wrap: wrap;
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  margin: 8px 0 12px;
+}
+.acts .ant-btn {
+  background: var(--slate-2);
+  color: var(--chalk);
+  border-color: #6b7173;
+  height: 40px;
 }
 time {
   font-weight: 600;
