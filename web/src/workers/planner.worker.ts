@@ -13,6 +13,7 @@ import type { Compared as ComparedMethod } from '#core/plan/compare'
 import { compareFor } from '#core/plan/everyMethod'
 import { FIRST_REQUEST } from '#core/plan/firstRequest'
 import { comparePreparations, warmedUp, type Compared, type Preparation } from '#core/plan/preparation'
+import { whatIf, type Consequence } from '#core/plan/whatIf'
 import { thicknessesAllow, thinEndPeak, type Allows } from '#core/plan/thickness'
 
 /** Errors do not survive the way out of a worker; refusals travel as values. */
@@ -33,6 +34,8 @@ export interface PlannerWorker {
   warmedUp(request: PlanRequest, preparation: Preparation): number
   /** Where the thin end of a wedge peaks, °C. */
   thinEnd(request: PlanRequest, plan: PanPlan): number | null
+  /** What comes of it if one thing is not as said. */
+  whatIf(request: PlanRequest, plan: PanPlan): readonly Consequence[]
   /** Until thawed from a freezer, s. */
   thaw(cutId: string, thicknessMm: number, how: ThawingHow): number
 }
@@ -70,6 +73,7 @@ const worker: PlannerWorker = {
   preparations: (request, preparation) => comparePreparations(setupOf(request), request.targetC, preparation),
   warmedUp: (request, preparation) => warmedUp(setupOf(request), preparation.fridgeC, preparation.outMin),
   thinEnd: (request, plan) => thinEndPeak(setupOf(request), plan.spells, plan.carve.time - plan.pull.time),
+  whatIf: (request, plan) => whatIf(setupOf(request), plan),
   thaw: (cutId, thicknessMm, how) => thawSeconds(thicknessMm, cutById(cutId) ?? CUTS[0], how)
 }
 

@@ -16,6 +16,7 @@ import { useDraft } from '../../stores/draft'
 import { usePlanner } from '../../stores/planner'
 import { useUnits } from '../../stores/units'
 import SheetLines from './SheetLines.vue'
+import WhatIf from './WhatIf.vue'
 import FireSettings from './FireSettings.vue'
 
 const draft = useDraft()
@@ -132,6 +133,7 @@ function light(): void {
         </div>
         <line-drawing v-model:moment="moment" :plan="shown.plan" :spread="stale ? null : planner.spread" :preheat-s="shown.preheatS" />
       </section>
+      <what-if v-if="shown && planner.state !== 'refused'" />
     </main>
 
     <aside class="slate" aria-label="Call sheet">

@@ -1,0 +1,35 @@
+import { describe, expect, it } from 'vitest'
+import { FIRST_REQUEST } from './firstRequest'
+import { planPanSear } from './panPlan'
+import { setupOf } from './request'
+import { whatIf, type WhatIfId } from './whatIf'
+
+describe('what if, cooked by the clock of the plan', () => {
+  const request = { ...FIRST_REQUEST, piece: { ...FIRST_REQUEST.piece, startC: 8 } }
+  const setup = setupOf(request)
+  const plan = planPanSear(setup, 54)
+  const off = new Map(whatIf(setup, plan).map(c => [c.id, c.offK]))
+  const at = (id: WhatIfId): number => off.get(id)!
+
+  it('thicker, colder, or in a cooler pan it stays behind; thinner or late it goes over', () => {
+    for (const id of ['thicker', 'colder', 'cooler pan'] as const) expect(at(id), id).toBeLessThan(-0.5)
+    for (const id of ['thinner', 'late'] as const) expect(at(id), id).toBeGreaterThan(0.5)
+  })
+
+  it('turned once, the middle is less far on after the same time; foil keeps a little more', () => {
+    expect(at('turned once')).toBeLessThan(0)
+    expect(at('foil')).toBeGreaterThanOrEqual(-0.1)
+    expect(at('foil')).toBeLessThan(3)
+  })
+
+  it('cut without a rest, it is as cool inside as it was when it came off', () => {
+    expect(at('no rest')).toBeCloseTo(plan.pull.core - plan.peak.core, 0)
+  })
+
+  it('what cannot be is not asked: a piece from the fridge, a pan turned once already', () => {
+    const cold = { ...FIRST_REQUEST, piece: { ...FIRST_REQUEST.piece, startC: 4 }, turning: 'once' as const }
+    const ids = whatIf(setupOf(cold), planPanSear(setupOf(cold), 54)).map(c => c.id)
+    expect(ids).not.toContain('colder')
+    expect(ids).not.toContain('turned once')
+  })
+})

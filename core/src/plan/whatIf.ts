@@ -1,0 +1,64 @@
+/**
+ * What would come of it if one thing were not as said, and the cook still went by the
+ * clock of the plan: the reason for a ruler, a hot pan and a probe.
+ */
+import { KEEP_ENDS, run } from '#core/heat/program'
+import { panStages, panSubject, type PanSetup, type Spell } from '#core/method/panSear'
+import type { PanPlan } from './panPlan'
+
+export type WhatIfId = 'thicker' | 'thinner' | 'colder' | 'cooler pan' | 'turned once' | 'late' | 'foil' | 'no rest'
+
+export interface Consequence {
+  readonly id: WhatIfId
+  /** What the cook finds inside, °C: the peak, or the reading at the knife where there is no rest. */
+  readonly coreC: number
+  /** Against the plan, K. */
+  readonly offK: number
+}
+
+export const MISJUDGED_MM = 3
+export const COOLER_PAN_K = 40
+export const LATE_S = 60
+/** A fridge, °C; a piece that is colder than this already has no colder start to fear. */
+const FRIDGE_C = 4
+/** Turned once, or twice a side. */
+const SELDOM = 4
+const LONGEST_REST = 40 * 60
+
+export function whatIf(setup: PanSetup, plan: PanPlan): Consequence[] {
+  const { piece, settings } = setup
+  const peak = (varied: PanSetup, spells: readonly Spell[]): number =>
+    run(panSubject(varied, 'fine'), panStages(varied, spells, LONGEST_REST), { ...KEEP_ENDS, untilPastPeakBy: 0.5 }).peak.core
+  const planned = peak(setup, plan.spells)
+  const thickness = (mm: number): PanSetup => {
+    const thicknessMm = Math.max(3, piece.thicknessMm + mm)
+    return { ...setup, piece: { ...piece, thicknessMm, weightG: (piece.weightG * thicknessMm) / piece.thicknessMm } }
+  }
+  const half = plan.pull.time / 2
+  const once: Spell[] = [
+    { state: 'first down', seconds: half },
+    { state: 'second down', seconds: half }
+  ]
+  const last = plan.spells[plan.spells.length - 1]
+  // Who turns often goes on turning; who turns seldom forgets it where it lies.
+  const longer: Spell[] =
+    plan.spells.length > SELDOM
+      ? [...plan.spells, { state: last.state === 'first down' ? 'second down' : 'first down', seconds: LATE_S }]
+      : [...plan.spells.slice(0, -1), { ...last, seconds: last.seconds + LATE_S }]
+  const found: [WhatIfId, number | null][] = [
+    ['thicker', peak(thickness(MISJUDGED_MM), plan.spells)],
+    ['thinner', peak(thickness(-MISJUDGED_MM), plan.spells)],
+    ['colder', piece.startC > FRIDGE_C + 1 ? peak({ ...setup, piece: { ...piece, startC: FRIDGE_C } }, plan.spells) : null],
+    [
+      'cooler pan',
+      settings.panC - COOLER_PAN_K >= 120
+        ? peak({ ...setup, settings: { ...settings, panC: settings.panC - COOLER_PAN_K } }, plan.spells)
+        : null
+    ],
+    ['turned once', plan.spells.length > 2 ? peak(setup, once) : null],
+    ['late', peak(setup, longer)],
+    ['foil', settings.cover === 'bare' ? peak({ ...setup, settings: { ...settings, cover: 'loose foil' } }, plan.spells) : null],
+    ['no rest', plan.pull.core]
+  ]
+  return found.flatMap(([id, coreC]) => (coreC === null ? [] : [{ id, coreC, offK: coreC - planned }]))
+}

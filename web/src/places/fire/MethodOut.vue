@@ -1,0 +1,189 @@
+<script setup lang="ts">
+/** A plan on its way out: counted back from the table, as a page, a calendar and a plan file; and one coming in. */
+import { Button as AButton } from 'ant-design-vue'
+import dayjs from 'dayjs'
+import { computed, ref } from 'vue'
+import { readPlanCase, writePlanCase } from '#core/formats/planCase'
+import type { Dial } from '#core/method/dials'
+import type { MethodKind } from '#core/method/methods'
+import { phaseName, type SheetLine } from '#core/plan/everyMethod'
+import type { Plan } from '#core/plan/plan'
+import { showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
+import type { Caution } from '#core/safety/cautions'
+import { api } from '../../api/client'
+import { useDraft } from '../../stores/draft'
+import { useMethods } from '../../stores/methods'
+import { useUnits } from '../../stores/units'
+import { saveFile } from '../../ui/saveFile'
+import { spanText } from './planned'
+
+const props = defineProps<{
+  kind: MethodKind
+  /** Null while there is none that is current. */
+  plan: Plan | null
+  lines: readonly SheetLine[]
+  dials: readonly (Dial & { readonly value: number })[]
+  cautions: readonly Caution[]
+}>()
+const emit = defineEmits<{ opened: [kind: MethodKind] }>()
+const draft = useDraft()
+const methods = useMethods()
+const units = useUnits()
+const target = computed(() => shownText(showTemperature(draft.request.targetC, units.system)))
+
+/** Counted back from the table. */
+const serveAt = ref(dayjs().add(3, 'hour').startOf('hour').format('YYYY-MM-DDTHH:mm'))
+const schedule = computed(() => {
+  const { plan } = props
+  if (!plan) return []
+  const end = dayjs(serveAt.value)
+  if (!end.isValid()) return []
+  const at = (seconds: number): dayjs.Dayjs => end.subtract(plan.carve.time - seconds, 'second')
+  const spans = [
+    ...plan.phases.map(p => ({ from: at(p.from), to: at(p.to), what: phaseName(p) })),
+    { from: end, to: end.add(15, 'minute'), what: 'carve and serve' }
+  ]
+  return spans.map(s => ({ ...s, at: s.from.format('HH:mm') }))
+})
+const out = ref('')
+const fileName = computed(() => `${draft.cut.id}-${props.kind.replace(/ /g, '-')}`)
+async function asPdf(): Promise<void> {
+  out.value = 'Making the page…'
+  try {
+    const sheet = await api.sheetPdf({
+      title: `${draft.cut.name}: ${props.kind}`,
+      subtitle: `${shownText(showMass(draft.request.piece.weightG, units.system))}, ${shownText(showLength(draft.request.piece.thicknessMm, units.system))}, to ${target.value}; ${props.dials
+        .map(
+          d =>
+            `${d.label.toLowerCase()} ${d.dimension === 'temperature' ? shownText(showTemperature(d.value, units.system)) : spanText(d.value)}`
+        )
+        .join(', ')}`,
+      lines: props.lines.map(l => ({ label: l.label, figure: l.shown.figure, unit: l.shown.unit })),
+      schedule: schedule.value.map(s => ({ at: s.at, what: s.what })),
+      cautions: props.cautions.map(c => c.text),
+      paper: units.system === 'metric' ? 'A4' : 'LETTER'
+    })
+    saveFile(sheet, `${fileName.value}.pdf`)
+    out.value = 'Saved as PDF.'
+  } catch (error) {
+    out.value = error instanceof Error ? error.message : 'That failed.'
+  }
+}
+async function asCalendar(): Promise<void> {
+  const { default: ical } = await import('ical-generator')
+  const calendar = ical({ name: `${draft.cut.name}: ${props.kind}` })
+  for (const s of schedule.value)
+    calendar.createEvent({ start: s.from.toDate(), end: s.to.toDate(), summary: `${draft.cut.name}: ${s.what}` })
+  saveFile(new Blob([calendar.toString()], { type: 'text/calendar;charset=utf-8' }), `${fileName.value}.ics`)
+  out.value = 'Saved as a calendar file.'
+}
+function asJson(): void {
+  const turned = Object.fromEntries(props.dials.map(d => [d.key, d.value]))
+  const file = JSON.stringify(writePlanCase(draft.request, props.kind, turned), null, 2)
+  saveFile(new Blob([file], { type: 'application/json' }), `${fileName.value}.json`)
+  out.value = 'Saved as a plan file.'
+}
+async function open(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  try {
+    const read = readPlanCase(JSON.parse(await file.text()))
+    draft.put(read.piece)
+    draft.change({ room: read.room, targetC: read.targetC })
+    methods.set(read.kind, read.turned)
+    emit('opened', read.kind)
+    out.value = 'Opened.'
+  } catch (error) {
+    out.value =
+      error instanceof SyntaxError
+        ? 'That is not a plan file: it is not JSON.'
+        : `That file cannot be used. ${error instanceof Error ? error.message : ''}`
+  }
+  input.value = ''
+}
+</script>
+
+<template>
+  <div>
+    <div v-if="plan" class="back">
+      <label>On the table at <input v-model="serveAt" type="datetime-local" /></label>
+      <ol>
+        <li v-for="s in schedule" :key="s.at + s.what">
+          <time>{{ s.at }}</time> {{ s.what }}
+        </li>
+      </ol>
+      <div class="acts">
+        <a-button @click="asPdf">PDF</a-button>
+        <a-button @click="asCalendar">Calendar</a-button>
+        <a-button @click="asJson">Plan file</a-button>
+      </div>
+    </div>
+    <label class="open">Open a plan file <input type="file" accept="application/json,.json" @change="open" /></label>
+    <p class="quiet said" role="status">{{ out }}</p>
+  </div>
+</template>
+
+<style scoped>
+.back {
+  border-top: 1px solid #454b4d;
+  padding-top: 10px;
+}
+.back label {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  color: #cfd0c9;
+}
+.back input {
+  font: inherit;
+  background: var(--slate-2);
+  color: var(--chalk);
+  border: 1px solid #6b7173;
+  border-radius: 3px;
+  padding: 3px 6px;
+  color-scheme: dark;
+}
+ol {
+  list-style: none;
+  padding: 0;
+  margin: 8px 0;
+  line-height: 1.6;
+}
+.open {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  font-size: 14px;
+  color: #cfd0c9;
+}
+.open input {
+  font: inherit;
+  max-width: 220px;
+  color: var(--chalk-2);
+}
+.said {
+  min-height: 22px;
+  font-size: 14px;
+}
+.acts {
+  flex-wrap: wrap;
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  margin: 8px 0 12px;
+}
+.acts .ant-btn {
+  background: var(--slate-2);
+  color: var(--chalk);
+  border-color: #6b7173;
+  height: 40px;
+}
+time {
+  font-weight: 600;
+  font-variant-numeric: tabular-nums;
+  margin-right: 8px;
+}
+</style>

@@ -1,0 +1,171 @@
+<script setup lang="ts">
+/** One method in the comparison: its section on the common scale and its figures, or why it does not suit. */
+import { computed } from 'vue'
+import type { MethodKind } from '#core/method/methods'
+import type { Compared } from '#core/plan/compare'
+import { WHEN } from '#core/plan/everyMethod'
+import { showLength, showTemperatureRise, shownText } from '#core/quantity/format'
+import SectionDrawing from '../../section/SectionDrawing.vue'
+import { useDraft } from '../../stores/draft'
+import { useUnits } from '../../stores/units'
+import { planned, spanText, type Planned } from './planned'
+
+const props = defineProps<{ kind: MethodKind; compared: Compared | null; chosen: boolean }>()
+const emit = defineEmits<{ choose: [] }>()
+const draft = useDraft()
+const units = useUnits()
+const piece = computed(() => draft.request.piece)
+const found = computed(() => planned(props.compared))
+
+/** Of a joint its side, all round, says more than its ends. */
+const depth = (c: Planned, of: 'greyMm' | 'crustMm'): string => {
+  const { section: read } = c.plan
+  const mm = piece.value.form === 'roast' && read.side ? read.side[of] : (read[of][0] + read[of][1]) / 2
+  return shownText(showLength(mm, units.system, true))
+}
+const off = (kelvin: number): string =>
+  Math.abs(kelvin) < 0.5 ? 'the same' : `${kelvin > 0 ? '+' : '−'}${shownText(showTemperatureRise(Math.abs(kelvin), units.system))}`
+const section = computed(() => {
+  if (!found.value) return { field: null, edgesMm: [] }
+  const { fields, carve, geometry } = found.value.plan
+  const field = fields.reduce((near, f) => (Math.abs(f.time - carve.time) < Math.abs(near.time - carve.time) ? f : near), fields[0])
+  if (!geometry.mirrored) return { field, edgesMm: geometry.edgesMm }
+  // Half of it was reckoned; the other half is alike.
+  const last = geometry.edgesMm[geometry.edgesMm.length - 1]
+  const beyond = geometry.edgesMm.slice(0, -1).reverse()
+  return {
+    field: { hottest: [...field.hottest, ...[...field.hottest].reverse()] },
+    edgesMm: [...geometry.edgesMm, ...beyond.map(e => 2 * last - e)]
+  }
+})
+const across = computed(() => {
+  const { edgesMm } = section.value
+  const lies = piece.value.form === 'roast'
+  return { width: lies ? piece.value.thicknessMm : piece.value.widthMm, thick: edgesMm[edgesMm.length - 1] ?? piece.value.thicknessMm }
+})
+</script>
+
+<template>
+  <label class="row" :class="{ on: chosen, off: compared && !found }">
+    <input type="radio" name="method" :checked="chosen" @change="emit('choose')" />
+    <template v-if="found">
+      <span class="cut">
+        <section-drawing
+          plain
+          :class="{ lying: piece.form === 'roast' }"
+          :width-mm="across.width"
+          :thickness-mm="across.thick"
+          :fat-edge="false"
+          :fat-share="0"
+          :field="section.field"
+          :edges-mm="section.edgesMm"
+          :core="null"
+          :height="piece.form === 'roast' ? 112 : 46"
+        />
+      </span>
+      <span class="name"
+        >{{ kind }}<span class="quiet">{{ WHEN[kind] }}</span></span
+      >
+      <span>{{ spanText(found.plan.carve.time) }}</span>
+      <span>{{ spanText(found.plan.handsOn) }}</span>
+      <span>{{ Math.round(100 * found.plan.section.evenness) }}&nbsp;%</span>
+      <span>{{ depth(found, 'greyMm') }}</span>
+      <span>{{ depth(found, 'crustMm') }}</span>
+      <span>{{ Math.round(100 * found.plan.loss) }}&nbsp;%</span>
+      <span>{{ found.tolerance.lateS === null ? 'any' : spanText(found.tolerance.lateS ?? 0) }}</span>
+      <span>{{ off(found.tolerance.thickerK) }}</span>
+    </template>
+    <template v-else>
+      <span></span>
+      <span class="name">{{ kind }}</span>
+      <span class="reason">{{ compared && 'unsuited' in compared ? compared.unsuited : 'working it out…' }}</span>
+    </template>
+  </label>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: 124px minmax(150px, 1fr) repeat(8, minmax(48px, auto));
+  gap: 0 10px;
+  align-items: center;
+}
+.row {
+  position: relative;
+  grid-template-columns: 124px minmax(150px, 1fr) repeat(8, 57px);
+  border-top: 1px solid var(--rule);
+  padding: 5px 8px;
+  font-size: 14px;
+  cursor: pointer;
+  min-height: 58px;
+}
+.row.on {
+  background: var(--tile);
+  box-shadow: inset 4px 0 0 var(--oxblood);
+}
+.row:hover {
+  background: #f6f7f4;
+}
+.row:focus-within {
+  outline: 3px solid var(--brass);
+  outline-offset: -3px;
+}
+.row input {
+  position: absolute;
+  opacity: 0;
+}
+.row.off {
+  color: var(--ink-2);
+  min-height: 0;
+}
+.cut {
+  display: block;
+  width: 122px;
+}
+.lying {
+  width: 46px;
+  height: 112px;
+  margin: -34px 0 -34px 34px;
+  transform: rotate(90deg);
+}
+.name {
+  font-family: var(--serif);
+  font-size: 17px;
+  font-weight: 600;
+  display: flex;
+  flex-direction: column;
+}
+.name::first-letter {
+  text-transform: uppercase;
+}
+.name .quiet {
+  font-family: var(--sans);
+  font-weight: 400;
+  font-size: 12.5px;
+  line-height: 1.3;
+}
+.reason {
+  grid-column: 3 / -1;
+  font-size: 13.5px;
+  line-height: 1.35;
+}
+@media (max-width: 1100px) {
+  .row {
+    grid-template-columns: 124px minmax(120px, 1fr) repeat(3, 62px);
+  }
+  .row > span:nth-of-type(n + 6) {
+    display: none;
+  }
+}
+@media (max-width: 600px) {
+  .row {
+    grid-template-columns: 72px minmax(0, 1fr) 62px;
+  }
+  .row > span:nth-of-type(n + 4) {
+    display: none;
+  }
+  .cut {
+    width: 70px;
+  }
+}
+</style>
