@@ -18,9 +18,9 @@ const units = useUnits()
 const id = useId()
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
-const HEIGHT = 240
+/** Tallest it is drawn; on a narrow screen the length of the piece sets the scale, and less is enough. */
+const TALLEST = 240
 const LEFT = 66
-const BASE = HEIGHT - 14
 
 /** Tallest that the ruler shows, mm: room to drag upward; kept while dragging. */
 const top = ref(80)
@@ -33,7 +33,9 @@ watch(
   },
   { immediate: true }
 )
-const scale = computed(() => Math.min((BASE - 16) / top.value, Math.max(0.2, (width.value - LEFT - 90) / props.lengthMm)))
+const scale = computed(() => Math.min((TALLEST - 30) / top.value, Math.max(0.2, (width.value - LEFT - 90) / props.lengthMm)))
+const height = computed(() => Math.max(120, Math.round(top.value * scale.value) + 30))
+const base = computed(() => height.value - 14)
 const w = computed(() => props.lengthMm * scale.value)
 const thick = computed(() => props.thicknessMm * scale.value)
 const thin = computed(() => (props.thinEndMm ?? props.thicknessMm) * scale.value)
@@ -41,7 +43,7 @@ const shape = computed(() => {
   const l = LEFT + 8
   const r = l + w.value
   const round = Math.min(thin.value, thick.value) * 0.4
-  return `M ${l + round} ${BASE - thick.value} L ${r - round} ${BASE - thin.value} Q ${r} ${BASE - thin.value} ${r} ${BASE - thin.value * 0.5} Q ${r} ${BASE} ${r - round} ${BASE} L ${l + round} ${BASE} Q ${l} ${BASE} ${l} ${BASE - thick.value * 0.5} Q ${l} ${BASE - thick.value} ${l + round} ${BASE - thick.value} Z`
+  return `M ${l + round} ${base.value - thick.value} L ${r - round} ${base.value - thin.value} Q ${r} ${base.value - thin.value} ${r} ${base.value - thin.value * 0.5} Q ${r} ${base.value} ${r - round} ${base.value} L ${l + round} ${base.value} Q ${l} ${base.value} ${l} ${base.value - thick.value * 0.5} Q ${l} ${base.value - thick.value} ${l + round} ${base.value - thick.value} Z`
 })
 const flecks = computed(() =>
   marbling(
@@ -50,7 +52,7 @@ const flecks = computed(() =>
     7
   )
 )
-const ticks = computed(() => rulerTicks((BASE - 24) / scale.value, units.system, scale.value))
+const ticks = computed(() => rulerTicks((base.value - 24) / scale.value, units.system, scale.value))
 const text = (mm: number): string => shownText(showLength(mm, units.system))
 
 function start(what: 'thick' | 'thin', event: PointerEvent): void {
@@ -60,7 +62,7 @@ function start(what: 'thick' | 'thin', event: PointerEvent): void {
 function move(event: PointerEvent): void {
   if (!dragging.value || !box.value) return
   const y = event.clientY - box.value.getBoundingClientRect().top
-  set(dragging.value, (BASE - y) / scale.value)
+  set(dragging.value, (base.value - y) / scale.value)
 }
 function set(what: 'thick' | 'thin', mm: number): void {
   const step = units.system === 'metric' ? 1 : 25.4 / 8
@@ -93,26 +95,26 @@ const heightAt = (x: number): number => thick.value + ((thin.value - thick.value
 
 <template>
   <div ref="box" class="measured">
-    <svg v-if="width > 0" :width="width" :height="HEIGHT" @pointermove="move" @pointerup="dragging = null" @pointercancel="dragging = null">
+    <svg v-if="width > 0" :width="width" :height="height" @pointermove="move" @pointerup="dragging = null" @pointercancel="dragging = null">
       <g class="ruler" aria-hidden="true">
-        <line v-for="t in ticks" :key="t.mm" :x1="LEFT - 6 - t.length" :x2="LEFT - 6" :y1="BASE - t.mm * scale" :y2="BASE - t.mm * scale" />
-        <text v-for="t in ticks.filter(k => k.label)" :key="`l${t.mm}`" :x="LEFT - 26" :y="BASE - t.mm * scale + 4.5" text-anchor="end">
+        <line v-for="t in ticks" :key="t.mm" :x1="LEFT - 6 - t.length" :x2="LEFT - 6" :y1="base - t.mm * scale" :y2="base - t.mm * scale" />
+        <text v-for="t in ticks.filter(k => k.label)" :key="`l${t.mm}`" :x="LEFT - 26" :y="base - t.mm * scale + 4.5" text-anchor="end">
           {{ t.label }}
         </text>
         <text :x="LEFT - 26" y="12" text-anchor="end">{{ units.system === 'metric' ? 'mm' : 'in' }}</text>
-        <line :x1="LEFT - 20" :x2="width" :y1="BASE + 1" :y2="BASE + 1" class="board" />
+        <line :x1="LEFT - 20" :x2="width" :y1="base + 1" :y2="base + 1" class="board" />
       </g>
       <defs>
         <clipPath :id="id"><path :d="shape" /></clipPath>
       </defs>
       <path :d="shape" class="meat" aria-hidden="true" />
-      <g :transform="`translate(${LEFT + 8} ${BASE - Math.min(thin, thick)}) scale(${scale})`" aria-hidden="true">
+      <g :transform="`translate(${LEFT + 8} ${base - Math.min(thin, thick)}) scale(${scale})`" aria-hidden="true">
         <path v-for="(m, i) in flecks" :key="i" :d="m" class="fleck" />
       </g>
       <path
         v-if="fatEdge"
         :clip-path="`url(#${id})`"
-        :d="`M ${LEFT + 9} ${BASE - thick} L ${LEFT + 9} ${BASE}`"
+        :d="`M ${LEFT + 9} ${base - thick} L ${LEFT + 9} ${base}`"
         class="fat"
         aria-hidden="true"
       />
@@ -130,10 +132,10 @@ const heightAt = (x: number): number => thick.value + ((thin.value - thick.value
         @pointerdown="e => start(h.what, e)"
         @keydown="e => key(h.what, e)"
       >
-        <line :x1="LEFT - 6" :x2="h.x" :y1="BASE - heightAt(h.x)" :y2="BASE - heightAt(h.x)" class="level" />
-        <rect :x="h.x - 46" :y="BASE - heightAt(h.x) - 22" width="92" height="44" fill="transparent" />
-        <rect :x="h.x - 24" :y="BASE - heightAt(h.x) - 5" width="48" height="10" rx="5" class="grip" />
-        <text :x="h.x" :y="BASE - heightAt(h.x) - 11" text-anchor="middle" class="value">{{ text(h.mm) }}</text>
+        <line :x1="LEFT - 6" :x2="h.x" :y1="base - heightAt(h.x)" :y2="base - heightAt(h.x)" class="level" />
+        <rect :x="h.x - 46" :y="base - heightAt(h.x) - 22" width="92" height="44" fill="transparent" />
+        <rect :x="h.x - 24" :y="base - heightAt(h.x) - 5" width="48" height="10" rx="5" class="grip" />
+        <text :x="h.x" :y="base - heightAt(h.x) - 11" text-anchor="middle" class="value">{{ text(h.mm) }}</text>
       </g>
     </svg>
   </div>

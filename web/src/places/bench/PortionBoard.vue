@@ -314,6 +314,16 @@ td {
 tr.on td {
   background: var(--tile);
 }
+@media (max-width: 600px) {
+  th:nth-child(4),
+  td:nth-child(4) {
+    display: none;
+  }
+  th,
+  td {
+    padding-right: 8px;
+  }
+}
 .alike {
   height: 42px;
 }

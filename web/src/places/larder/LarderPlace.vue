@@ -269,7 +269,7 @@ li.past {
 }
 @media (max-width: 760px) {
   li {
-    grid-template-columns: 70px 1fr;
+    grid-template-columns: 106px 1fr;
   }
   .when,
   .acts {
