@@ -3,6 +3,7 @@
  * how long it may take and what it may cost. Each cut is weighed by the same few plain
  * rules, and each rule that counts says so in words.
  */
+import { densityOf } from '#core/heat/properties'
 import { heatsOf, isTender, type Cut, type Heat } from './cut'
 import { CUTS } from './cuts'
 
@@ -66,13 +67,25 @@ export function chooseCuts(ask: Ask, among: readonly Cut[] = CUTS): Choice[] {
     .sort((a, b) => b.score - a.score)
 }
 
+/** Weight of a usual slice for each millimetre of its thickness; null where the knife does not choose that. */
+export function gramsPerMm(cut: Cut): number | null {
+  if (cut.portioning !== 'slices' || cut.form !== 'steak') return null
+  const { lengthMm, widthMm, fill, outline } = cut.shape
+  const face = middle(lengthMm) * middle(widthMm) * fill * (outline === 'round' ? Math.PI / 4 : 1)
+  return (densityOf(cut.composition, 5) / 1e6) * face
+}
+/** Thinner than this a slice is overdone before it is brown. */
+const THIN_MM = 22
+
 /** How much of it to buy. */
 export function purchaseOf(cut: Cut, ask: Pick<Ask, 'guests' | 'appetite' | 'prices'>): Purchase {
   const wanted = ask.guests * cut.gramsPerDiner * APPETITES[ask.appetite]
   const [least, most] = cut.shape.weightG
   const each = wanted / ask.guests
-  // One piece a head where a piece is a portion; larger pieces are carved.
-  const pieces = each >= least ? Math.max(ask.guests, Math.ceil(wanted / most)) : Math.max(1, Math.ceil(wanted / most))
+  // One piece a head where that is a piece worth cooking; a thin slice of a wide muscle is not, and thicker ones are shared.
+  const perMm = gramsPerMm(cut)
+  const worthwhile = perMm === null ? least : Math.max(least, THIN_MM * perMm)
+  const pieces = each >= worthwhile ? Math.max(ask.guests, Math.ceil(wanted / most)) : Math.max(1, Math.ceil(wanted / most))
   const pieceG = Math.round(Math.max(least, wanted / pieces) / 10) * 10
   const totalG = pieces * pieceG
   const price = ask.prices[cut.id]

@@ -7,6 +7,7 @@ import { isTender } from './cut'
 import { CUTS, cutById } from './cuts'
 import { candidatesFor, nextQuestion } from './identify'
 import { inOrder, keepingOf, thawedAt, type Packet } from './larder'
+import { weightFromSize } from './piece'
 import { orderFor, slipOf, slipText } from './orderSlip'
 import { equalPortions, grainInWhole, portionsAt, slicesOf, usualMuscle } from './portion'
 
@@ -62,6 +63,22 @@ describe('choosing', () => {
         }
       )
     )
+  })
+
+  it('thickness and weight are of one piece: nobody orders a strip both 38 mm thick and 240 g', () => {
+    for (const c of CUTS.filter(k => k.portioning === 'slices' && k.form === 'steak' && isTender(k))) {
+      const { pieces, pieceG } = purchaseOf(c, { guests: 4, appetite: 'ordinary', prices: {} })
+      const { thicknessMm } = orderFor(c, 'UK', { pieces, pieceG })
+      const { lengthMm, widthMm } = c.shape
+      const sizes = {
+        thicknessMm: thicknessMm!,
+        lengthMm: (lengthMm[0] + lengthMm[1]) / 2,
+        widthMm: (widthMm[0] + widthMm[1]) / 2,
+        startC: 5
+      }
+      expect(weightFromSize(sizes, c) / pieceG, c.id).toBeGreaterThan(0.75)
+      expect(weightFromSize(sizes, c) / pieceG, c.id).toBeLessThan(1.33)
+    }
   })
 
   it('the bath is slow, the pan quick, a joint slower than a steak', () => {
@@ -160,7 +177,7 @@ describe('the order slip', () => {
   })
 
   it('thickness is asked for where the knife decides it, and in the reader’s units', () => {
-    const slip = slipOf(orderFor(cut('strip'), 'UK', { pieces: 4, pieceG: 350 }), cut('strip'), 'us')
+    const slip = slipOf(orderFor(cut('strip'), 'UK', { pieces: 4, pieceG: 535 }), cut('strip'), 'us')
     expect(slip.title).toBe('Sirloin steak')
     expect(slip.sentence).toContain('1½\u00a0in thick')
     expect(orderFor(cut('flank'), 'US', { pieces: 1, pieceG: 800 }).thicknessMm).toBeNull()

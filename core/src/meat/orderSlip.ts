@@ -4,6 +4,7 @@
  */
 import { showLength, showMass, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
+import { gramsPerMm } from './choose'
 import { REGION_NAMES, type Cut, type Region } from './cut'
 
 export interface Order {
@@ -47,14 +48,15 @@ const severalOf = (name: string): string => (/ steak$/.test(name) ? `${name}s` :
 
 /** A first order for some people. @param purchase pieces and their weight */
 export function orderFor(cut: Cut, region: Region, purchase: { readonly pieces: number; readonly pieceG: number }): Order {
-  const steakOfChoice = cut.form === 'steak' && (cut.portioning === 'slices' || cut.whole === null)
+  const perMm = gramsPerMm(cut)
   const [thin, thick] = cut.shape.thicknessMm
   return {
     cutId: cut.id,
     region,
     pieces: purchase.pieces,
     pieceG: purchase.pieceG,
-    thicknessMm: steakOfChoice ? Math.min(thick, Math.max(thin, 38)) : null,
+    // As thick as a slice of that weight is.
+    thicknessMm: perMm === null ? null : Math.min(thick, Math.max(thin, Math.round(purchase.pieceG / perMm))),
     fatMm: cut.fatEdge ? 6 : null,
     tied: cut.form === 'roast',
     notNeedled: true,

@@ -13,6 +13,7 @@ import type { Measure } from '#core/meat/contradiction'
 import { showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
 import QuantityField from '../../ui/QuantityField.vue'
+import TabRow from '../../ui/TabRow.vue'
 import { useDraft } from '../../stores/draft'
 import { usePlanner } from '../../stores/planner'
 import { usePreparation } from '../../stores/preparation'
@@ -136,11 +137,7 @@ const filmText = computed(() => {
         <router-link to="/counter">Another cut</router-link>
       </p>
 
-      <div class="doing" role="group" aria-label="At the bench">
-        <button v-for="d in doings" :key="d.value" type="button" :aria-pressed="doing === d.value" @click="doing = d.value">
-          {{ d.label }}
-        </button>
-      </div>
+      <tab-row v-model="doing" label="At the bench" :options="doings" />
       <portion-board v-if="doing === 'portion'" @taken="doing = 'measure'" />
       <prepare-list v-else-if="doing === 'prepare'" />
       <template v-else>
@@ -311,27 +308,6 @@ main a {
   grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
   gap: 16px 22px;
   margin-bottom: 18px;
-}
-.doing {
-  display: flex;
-  gap: 22px;
-  margin: 12px 0 14px;
-  border-bottom: 1px solid var(--rule);
-}
-.doing button {
-  font: inherit;
-  font-size: 16px;
-  border: 0;
-  background: none;
-  color: var(--ink-2);
-  padding: 6px 0 8px;
-  border-bottom: 3px solid transparent;
-  cursor: pointer;
-}
-.doing button[aria-pressed='true'] {
-  color: var(--ink);
-  font-weight: 600;
-  border-bottom-color: var(--oxblood);
 }
 .also {
   display: flex;

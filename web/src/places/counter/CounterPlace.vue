@@ -10,6 +10,7 @@ import { nameIn } from '#core/meat/orderSlip'
 import CutDrawing from '../../section/CutDrawing.vue'
 import PickField from '../../ui/PickField.vue'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
+import TabRow from '../../ui/TabRow.vue'
 import { useCounter } from '../../stores/counter'
 import { useDraft } from '../../stores/draft'
 import AskLine from './AskLine.vue'
@@ -171,11 +172,15 @@ const settle = (region: Region, cut: Cut): void => {
       />
       <h2 class="chosen">{{ counter.chosen.name }}</h2>
       <p class="quiet">{{ nameIn(counter.chosen, counter.region) }} · {{ counter.chosen.muscle }}, {{ counter.chosen.primal }}</p>
-      <div class="sheets" role="group" aria-label="Sheet">
-        <button v-for="s in ['about it', 'order slip'] as const" :key="s" type="button" :aria-pressed="sheet === s" @click="sheet = s">
-          {{ s === 'about it' ? 'About it' : 'Order slip' }}
-        </button>
-      </div>
+      <tab-row
+        v-model="sheet"
+        class="sheets"
+        label="Sheet"
+        :options="[
+          { value: 'about it', label: 'About it' },
+          { value: 'order slip', label: 'Order slip' }
+        ]"
+      />
       <cut-facts v-if="sheet === 'about it'" :cut="counter.chosen" />
       <order-sheet v-else />
       <a-button v-if="isTender(counter.chosen)" class="go" block @click="take">Take it to the bench</a-button>
@@ -280,24 +285,9 @@ const settle = (region: Region, cut: Cut): void => {
   color: var(--chalk-2);
 }
 .sheets {
-  display: flex;
-  gap: 18px;
-  margin: 12px 0 10px;
-  border-bottom: 1px solid #454b4d;
-}
-.sheets button {
-  font: inherit;
-  border: 0;
-  background: none;
-  color: var(--chalk-2);
-  padding: 6px 0 8px;
-  border-bottom: 3px solid transparent;
-  cursor: pointer;
-}
-.sheets button[aria-pressed='true'] {
-  color: var(--chalk);
-  font-weight: 600;
-  border-bottom-color: var(--brass);
+  --tab-rule: #454b4d;
+  --tab-quiet: var(--chalk-2);
+  --tab-mark: var(--brass);
 }
 .go {
   margin-top: 18px;
