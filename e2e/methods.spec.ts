@@ -19,6 +19,8 @@ test('a steak: the pan is quickest, the bath most even and most forgiving, and u
   const rows = table(page).locator('label')
   await expect(rows.first()).toContainText('pan sear')
   await expect(rows.filter({ hasText: 'roast' }).first()).toContainText('browns too slowly')
+  await page.getByRole('textbox', { name: 'Pan' }).fill('250')
+  await expect(page.locator('aside')).toContainText('most oils smoke')
   await page.getByRole('radio', { name: 'evenness' }).check()
   await expect(rows.first()).toContainText(/bath|pot/)
 

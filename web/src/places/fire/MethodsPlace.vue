@@ -85,7 +85,9 @@ const bands = computed(() => scale.value.bands.map(b => ({ value: String(b.aim),
 const band = computed(() => String(bandOf(scale.value, draft.request.targetC).aim))
 
 const piece = computed(() => draft.request.piece)
-const cautions = computed(() => cautionsFor(draft.request.targetC, 0, units.system, draft.table))
+/** The hottest metal that oil would meet. */
+const metalC = computed(() => Math.max(0, ...dials.value.filter(d => d.key === 'panC').map(d => d.value)))
+const cautions = computed(() => cautionsFor(draft.request.targetC, metalC.value, units.system, draft.table))
 const safety = computed(() =>
   (shown.value?.plan.lethal ?? []).map(l => ({
     name: REFERENCES.find(r => r.id === l.reference)?.name ?? l.reference,
