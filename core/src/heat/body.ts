@@ -88,15 +88,17 @@ export class Body {
     this.side = surfaces(radial.area[radial.cells] > 0 ? axial.cells : 0)
     this.inner = this.newSurface(0)
     this.heart = new Heart(grid, start.temperature)
-    this.axialRay = new Ray(axial, materials, start.boiling, constants)
-    this.radialRay = new Ray(radial, materials, start.boiling, constants)
-    const volume = (cell: number): number => radial.volume[Math.floor(cell / axial.cells)] * axial.volume[cell % axial.cells]
-    const whole = this.sum(() => 1)
-    this.weight = Float64Array.from({ length: grid.cells }, (_, cell) => volume(cell) / whole)
     this.warming = scratch()
     this.wetting = scratch()
     this.axialRate = scratch()
     this.radialRate = scratch()
+    const { temperature, water, warming, wetting } = this
+    const state = { temperature, water, warming, wetting, rate: this.axialRate, material: grid.material }
+    this.axialRay = new Ray(axial, materials, start.boiling, constants, radial.cells === 1 ? state : undefined)
+    this.radialRay = new Ray(radial, materials, start.boiling, constants)
+    const volume = (cell: number): number => radial.volume[Math.floor(cell / axial.cells)] * axial.volume[cell % axial.cells]
+    const whole = this.sum(() => 1)
+    this.weight = Float64Array.from({ length: grid.cells }, (_, cell) => volume(cell) / whole)
     this.temperatureBefore = scratch()
     this.waterBefore = scratch()
     const end = (): End => ({ surface: this.inner, face: CLOSED, lumpAtFirst: 0, lumpAtSecond: 0 })
@@ -220,7 +222,9 @@ export class Body {
   private sweep(ray: Ray, rates: Float64Array, offset: number, stride: number, size: number, dt: number): void {
     const { temperature, water, warming, wetting, grid, ledger, ends } = this
     const n = ray.axis.cells
-    for (let i = 0, at = offset; i < n; i++, at += stride) {
+    // A slab has one ray, and the ray's arrays are the body's.
+    const apart = ray.temperature !== temperature
+    for (let i = 0, at = offset; apart && i < n; i++, at += stride) {
       ray.temperature[i] = temperature[at]
       ray.water[i] = water[at]
       ray.material[i] = grid.material[at]
@@ -229,7 +233,7 @@ export class Body {
       ray.rate[i] = rates[at]
     }
     ray.step(dt, ends[0], ends[1])
-    for (let i = 0, at = offset; i < n; i++, at += stride) {
+    for (let i = 0, at = offset; apart && i < n; i++, at += stride) {
       temperature[at] = ray.temperature[i]
       water[at] = ray.water[i]
       rates[at] = ray.rate[i]

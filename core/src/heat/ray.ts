@@ -33,7 +33,7 @@ class ConvergenceError extends Error {
 export const GAMMA = 1 - Math.SQRT1_2
 /** Weight in the second stage of the enthalpy gained in the first. */
 const FIRST_STAGE = (1 - GAMMA) / GAMMA
-const MOST_ITERATIONS = 24
+const MOST_ITERATIONS = 8
 /** s */
 const SHORTEST = 1e-6
 /** J/m³: a cell that moves by less across a kink of the boiling curve has settled; a quarter of a kelvin. */
@@ -43,11 +43,20 @@ const ALLOWED_FLUX = 20
 const ALLOWED_SHARE = 0.01
 /** K per J/m³: below this slope a cell is on the boiling curve. */
 const FLAT = 1e-8
-/** Newton steps taken whole before they are halved. */
-const PATIENCE = 12
 /** kg/m³ that may be missing for the length of a step. */
 const SPARE_WATER = 0.5
-export class Ray {
+
+/** What a ray is like between two steps. */
+interface RayState {
+  readonly temperature: Float64Array
+  readonly water: Float64Array
+  readonly material: Uint8Array
+  readonly warming: Float64Array
+  readonly wetting: Float64Array
+  readonly rate: Float64Array
+}
+
+export class Ray implements RayState {
   // The state of the ray under way, filled and read by the body.
   readonly temperature: Float64Array
   readonly water: Float64Array
@@ -85,15 +94,17 @@ export class Ray {
     readonly axis: Axis,
     private readonly materials: readonly Material[],
     private readonly boiling: number,
-    private readonly constants: Pick<Constants, 'clingingJuice' | 'juiceEscape'>
+    private readonly constants: Pick<Constants, 'clingingJuice' | 'juiceEscape'>,
+    /** Arrays to work on in place. */
+    state?: RayState
   ) {
     const scratch = (): Float64Array => new Float64Array(axis.cells)
-    this.temperature = scratch()
-    this.water = scratch()
-    this.material = new Uint8Array(axis.cells)
-    this.warming = scratch()
-    this.wetting = scratch()
-    this.rate = scratch()
+    this.temperature = state?.temperature ?? scratch()
+    this.water = state?.water ?? scratch()
+    this.material = state?.material ?? new Uint8Array(axis.cells)
+    this.warming = state?.warming ?? scratch()
+    this.wetting = state?.wetting ?? scratch()
+    this.rate = state?.rate ?? scratch()
     this.middle = scratch()
     this.capacity = scratch()
     this.inverse = scratch()
@@ -198,9 +209,9 @@ export class Ray {
       share[i] = rawWater > 0 ? Math.min(1, Math.max(0, w + half * wetting[i]) / rawWater) : 1
       start[i] = T
       gained[i] = rate[i] * dt
+      this.warm(i)
     }
     conduct(axis, substances, material, this.boiling, middle, share, this.conductance)
-    for (let i = 0; i < n; i++) this.warm(i)
     this.moisture.prepare(dt, middle, water, material, this.opens(first, second))
     this.offer(0, first.face, 0, 0, dt)
     this.offer(1, second.face, n - 1, n, dt)
@@ -254,11 +265,10 @@ export class Ray {
       solveTridiagonal(this.lower, this.diagonal, this.upper, right, n)
       const expectedFirst = first.surface.into + first.surface.intoSlope * slope[0] * right[0]
       const expectedSecond = second.surface.into + second.surface.intoSlope * slope[last] * right[last]
-      const damping = iteration < PATIENCE ? 1 : 0.5
-      let kinked = damping < 1
+      let kinked = false
       for (let i = 0; i < n; i++) {
         const was = slope[i]
-        let next = gained[i] + damping * right[i]
+        let next = gained[i] + right[i]
         if (was < FLAT) next = Math.max(next, this.kneeOf(i))
         gained[i] = next
         const simply = start[i] + next * inverse[i]
@@ -367,7 +377,7 @@ export class Ray {
 
   /** Lets the boiled water go and books what crossed the ends. */
   private settle(dt: number): void {
-    const { axis, temperature, water, crossing, gained, rate, material, curves, substances } = this
+    const { axis, temperature, water, start, crossing, gained, rate, material, curves, substances } = this
     const n = axis.cells
     this.book(this.crossed[0], axis.area[0], 0)
     this.book(this.crossed[1], axis.area[n], 1)
@@ -376,7 +386,7 @@ export class Ray {
       // The step took one heat capacity for all of it. What that leaves over goes into steam where it boils, or into warmth.
       const T = temperature[i]
       const row = substances.row(material[i])
-      let over = gained[i] - substances.warmth(row, T, water[i]) + substances.warmth(row, this.start[i], water[i])
+      let over = gained[i] - substances.warming(row, start[i], T, water[i])
       if (T > this.boiling && curves[material[i]].staying(T) < water[i]) {
         const boiled = Math.min(Math.max(0, water[i]), Math.max(0, over / BOILING_LATENT_HEAT))
         over -= boiled * BOILING_LATENT_HEAT
@@ -447,8 +457,7 @@ export class Ray {
       else right[edge - 1] += step
     }
     for (let i = 0; i < n; i++) {
-      const capacity = substances.capacity(substances.row(material[i]), temperature[i], water[i])
-      temperature[i] += right[i] / (capacity * axis.volume[i])
+      temperature[i] += right[i] / (substances.capacity(substances.row(material[i]), temperature[i], water[i]) * axis.volume[i])
     }
   }
 }

@@ -46,9 +46,11 @@ export class Substances {
     return table[row] + water * WATER_0 + T * (table[row + 1] + water * WATER_1 + T * (table[row + 2] + water * WATER_2))
   }
 
-  /** Enthalpy above 0 °C, J/m³. */
-  warmth(row: number, T: number, water: number): number {
+  /** Enthalpy gained from one temperature to another, J/m³. */
+  warming(row: number, from: number, to: number, water: number): number {
     const { table } = this
-    return T * (table[row] + water * WATER_0 + T * ((table[row + 1] + water * WATER_1) / 2 + (T * (table[row + 2] + water * WATER_2)) / 3))
+    const sum = from + to
+    const curved = (sum * sum - from * to) * (table[row + 2] + water * WATER_2)
+    return (to - from) * (table[row] + water * WATER_0 + 0.5 * sum * (table[row + 1] + water * WATER_1) + curved / 3)
   }
 }
