@@ -47,10 +47,15 @@ describe.each([
 })
 
 describe('the core does not hang on the resolution', () => {
-  it.each(['once', 'every 60 s'] as const)('turned %s: half the cells and half the step change it by less than 0.2 °C', turning => {
-    const setup = stripSetup({ thicknessMm: 30 }, { turning })
-    const each = turning === 'once' ? 330 : 60
-    const spells = Array.from({ length: 660 / each }, (_, i): Spell => ({
+  const pieces = [10, 15, 20, 30, 40, 60].flatMap(mm => [
+    [mm, 'once'] as const,
+    [mm, 'every 60 s'] as const
+  ])
+  it.each(pieces)('%d mm turned %s: half the cells and half the step change it by less than 0.2 °C', (mm, turning) => {
+    const setup = stripSetup({ thicknessMm: mm, weightG: 30 * mm }, { turning })
+    const whole = 120 * Math.max(1, Math.round((660 * (mm / 30) ** 1.5) / 120))
+    const each = turning === 'once' ? whole / 2 : 60
+    const spells = Array.from({ length: whole / each }, (_, i): Spell => ({
       state: i % 2 === 0 ? 'first down' : 'second down',
       seconds: each
     }))
@@ -64,7 +69,7 @@ describe('the core does not hang on the resolution', () => {
       growth: Math.sqrt(DEFAULT_RESOLUTION.growth),
       coarsest: DEFAULT_RESOLUTION.coarsest / 2
     }
-    const fine = run({ ...subject, grid: slabGrid(0.03, half) }, stages, KEEP_ENDS, {
+    const fine = run({ ...subject, grid: slabGrid(mm / 1000, half) }, stages, KEEP_ENDS, {
       first: DEFAULT_STEPS.first / 2,
       longest: DEFAULT_STEPS.longest / 2,
       kelvin: DEFAULT_STEPS.kelvin / 2
