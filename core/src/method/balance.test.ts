@@ -47,10 +47,7 @@ describe.each([
 })
 
 describe('the core does not hang on the resolution', () => {
-  const pieces = [10, 15, 20, 30, 40, 60].flatMap(mm => [
-    [mm, 'once'] as const,
-    [mm, 'every 60 s'] as const
-  ])
+  const pieces = [10, 15, 20, 30, 40, 60].flatMap(mm => [[mm, 'once'] as const, [mm, 'every 60 s'] as const])
   it.each(pieces)('%d mm turned %s: half the cells and half the step change it by less than 0.2 °C', (mm, turning) => {
     const setup = stripSetup({ thicknessMm: mm, weightG: 30 * mm }, { turning })
     const whole = 120 * Math.max(1, Math.round((660 * (mm / 30) ** 1.5) / 120))
