@@ -12,6 +12,8 @@ import { join } from 'node:path'
 import type { Logger } from 'pino'
 import { CookRepository } from './cooks/repository'
 import { cookRoutes } from './cooks/routes'
+import { KitRepository } from './kit/repository'
+import { kitRoutes } from './kit/routes'
 import { PacketRepository } from './packets/repository'
 import { packetRoutes } from './packets/routes'
 import { printRoutes } from './print/routes'
@@ -73,6 +75,7 @@ export function createApp({ db, log, pages }: AppParts): Express {
   })
   api.use('/cooks', cookRoutes(new CookRepository(db)))
   api.use('/packets', packetRoutes(new PacketRepository(db)))
+  api.use('/kit', kitRoutes(new KitRepository(db)))
   api.use('/print', printRoutes())
   api.use(notFound)
   app.use('/api', api)

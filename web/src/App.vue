@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { ConfigProvider as AConfigProvider } from 'ant-design-vue'
-import { computed } from 'vue'
+import { computed, onMounted } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { useCook } from './stores/cook'
+import { useKit } from './stores/kit'
 import { useUnits } from './stores/units'
 import { antTheme } from './theme/antTheme'
 
 const units = useUnits()
+const kit = useKit()
+onMounted(() => void kit.load())
 const cook = useCook()
 const route = useRoute()
 const service = computed(() => route.meta['mood'] === 'service')

@@ -6,6 +6,9 @@ import CookPage from './places/book/CookPage.vue'
 import CounterPlace from './places/counter/CounterPlace.vue'
 import LarderPlace from './places/larder/LarderPlace.vue'
 import MethodsPlace from './places/fire/MethodsPlace.vue'
+import DonenessPlace from './places/fire/DonenessPlace.vue'
+import KitPlace from './places/fire/KitPlace.vue'
+import WayPlace from './places/fire/WayPlace.vue'
 import FirePlace from './places/fire/FirePlace.vue'
 import StovePlace from './places/stove/StovePlace.vue'
 
@@ -19,6 +22,9 @@ export const router = createRouter({
     { path: '/bench', name: 'bench', component: BenchPlace, meta: { title: 'Bench' } },
     { path: '/fire', name: 'fire', component: FirePlace, meta: { title: 'Fire' } },
     { path: '/fire/methods', name: 'methods', component: MethodsPlace, meta: { title: 'Every way to cook it' } },
+    { path: '/fire/way/:kind', name: 'way', component: WayPlace, meta: { title: 'One way in full' } },
+    { path: '/fire/doneness', name: 'doneness', component: DonenessPlace, meta: { title: 'Doneness and guests' } },
+    { path: '/fire/kit', name: 'kit', component: KitPlace, meta: { title: 'Kit' } },
     { path: '/stove', name: 'stove', component: StovePlace, meta: { title: 'Stove', mood: 'service' } },
     { path: '/book', name: 'book', component: BookPlace, meta: { title: 'Book' } },
     { path: '/book/:id', name: 'cook', component: CookPage, meta: { title: 'Book' } },

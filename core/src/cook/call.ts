@@ -5,7 +5,7 @@
 import { cutById } from '#core/meat/cuts'
 import type { PanPlan } from '#core/plan/panPlan'
 import type { PlanRequest } from '#core/plan/request'
-import { showClock, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
+import { showClock, showDuration, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import type { Percentiles } from '#core/plan/belief'
 import type { NextAction } from './nextAction'
@@ -47,6 +47,12 @@ export function callFor(
         done: 'Turned',
         advice: `Turn ${progress.turns + 1} of about ${forecast.turns.length}. If it sticks it is not ready.`
       }
+    case 'edged':
+      return {
+        says: `Stand ${piece} on the fat edge`,
+        done: 'On its edge',
+        advice: `${shownText(showDuration(request.fatEdgeS ?? 0))}, held with tongs, until the fat is brown and gives.`
+      }
     case 'returned':
       return {
         says: `Put ${piece} back in`,
@@ -71,6 +77,8 @@ function restAdvice(forecast: PanPlan, request: PlanRequest, degrees: (celsius: 
     return `Pulled early: it will only reach ${degrees(forecast.peak.core)}. Put it back in, or serve it rarer.`
   if (forecast.peak.core - request.targetC > WORTH_SAYING)
     return `It will reach ${degrees(forecast.peak.core)}: carve sooner to keep some of the pink.`
+  if ((request.rewarmS ?? 0) > 0)
+    return `Then ${shownText(showDuration(request.rewarmS ?? 0))} a face back in the hot pan before it is cut.`
   return request.cover === 'loose foil' ? 'Foil laid over, not tucked in.' : 'Leave it alone. Across the grain when you cut.'
 }
 

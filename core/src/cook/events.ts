@@ -9,13 +9,24 @@ export type CookEvent = {
   readonly at: number
   readonly entered: number
 } & (
-  | { readonly kind: 'lit' | 'laid' | 'turned' | 'lifted' | 'returned' | 'pulled' | 'carved' }
+  | { readonly kind: 'lit' | 'laid' | 'turned' | 'edged' | 'lifted' | 'returned' | 'pulled' | 'carved' }
   | { readonly kind: 'reading'; readonly coreC: number }
   | { readonly kind: 'undone'; readonly undoes: string }
 )
 
 export type EventKind = CookEvent['kind']
-export const EVENT_KINDS: readonly EventKind[] = ['lit', 'laid', 'turned', 'lifted', 'returned', 'pulled', 'carved', 'reading', 'undone']
+export const EVENT_KINDS: readonly EventKind[] = [
+  'lit',
+  'laid',
+  'turned',
+  'edged',
+  'lifted',
+  'returned',
+  'pulled',
+  'carved',
+  'reading',
+  'undone'
+]
 
 /** What a thermometer in meat can show, °C. */
 export const READING_LIMITS = [-5, 110] as const

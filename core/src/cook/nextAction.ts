@@ -7,7 +7,7 @@ import type { EventKind } from './events'
 import type { Progress } from './progress'
 
 export interface NextAction {
-  readonly does: Extract<EventKind, 'lit' | 'laid' | 'turned' | 'returned' | 'pulled' | 'carved'>
+  readonly does: Extract<EventKind, 'lit' | 'laid' | 'turned' | 'edged' | 'returned' | 'pulled' | 'carved'>
   /** Epoch ms; null where it waits for nothing but the cook. */
   readonly due: number | null
 }
@@ -26,8 +26,9 @@ export function nextAction(progress: Progress, forecast: PanPlan, preheat: numbe
       return { does: 'laid', due: (progress.litAt ?? 0) + preheat * 1000 }
     case 'in the pan': {
       const turn = forecast.turns[progress.turns] as number | undefined
-      return turn !== undefined && turn < forecast.pull.time
-        ? { does: 'turned', due: since(turn) }
+      if (turn !== undefined && turn < forecast.pull.time) return { does: 'turned', due: since(turn) }
+      return forecast.edgeAt !== null && !progress.edged
+        ? { does: 'edged', due: since(forecast.edgeAt) }
         : { does: 'pulled', due: since(forecast.pull.time) }
     }
     case 'lifted':

@@ -21,6 +21,8 @@ export interface Progress {
   readonly pulledAt: number | null
   readonly carvedAt: number | null
   readonly turns: number
+  /** Whether it has been stood on its fat edge. */
+  readonly edged: boolean
   readonly readings: readonly Reading[]
 }
 
@@ -28,6 +30,7 @@ const PHASE_AFTER: Partial<Record<EventKind, Phase>> = {
   lit: 'heating',
   laid: 'in the pan',
   turned: 'in the pan',
+  edged: 'in the pan',
   returned: 'in the pan',
   lifted: 'lifted',
   pulled: 'resting',
@@ -38,7 +41,7 @@ const PHASE_AFTER: Partial<Record<EventKind, Phase>> = {
 export const ALLOWED: Record<Phase, readonly EventKind[]> = {
   ready: ['lit', 'laid'],
   heating: ['laid'],
-  'in the pan': ['turned', 'lifted', 'pulled', 'reading'],
+  'in the pan': ['turned', 'edged', 'lifted', 'pulled', 'reading'],
   lifted: ['returned', 'pulled', 'reading'],
   resting: ['reading', 'carved', 'returned'],
   carved: ['reading']
@@ -58,6 +61,7 @@ export function progressOf(events: readonly CookEvent[]): Progress {
     pulledAt: off ? ([...stand].reverse().find(e => e.kind === 'pulled')?.at ?? null) : null,
     carvedAt: when('carved'),
     turns: stand.filter(e => e.kind === 'turned').length,
+    edged: stand.some(e => e.kind === 'edged'),
     readings: stand.flatMap(e => (e.kind === 'reading' && laidAt !== null ? [{ time: (e.at - laidAt) / 1000, coreC: e.coreC }] : []))
   }
 }
@@ -75,10 +79,10 @@ export function spellsUntil(events: readonly CookEvent[], now: number): Spell[] 
     if (e.at > since) spells.push({ state, seconds: (e.at - since) / 1000 })
     since = e.at
     if (e.kind === 'turned') down = down === 'first down' ? 'second down' : 'first down'
-    state = e.kind === 'lifted' || e.kind === 'pulled' ? 'lifted' : down
+    state = e.kind === 'lifted' || e.kind === 'pulled' ? 'lifted' : e.kind === 'edged' ? 'on edge' : down
   }
   if (since !== null && until > since) spells.push({ state, seconds: (until - since) / 1000 })
   return spells
 }
 
-const MOVES: ReadonlySet<EventKind> = new Set<EventKind>(['turned', 'lifted', 'returned', 'pulled'])
+const MOVES: ReadonlySet<EventKind> = new Set<EventKind>(['turned', 'edged', 'lifted', 'returned', 'pulled'])

@@ -80,6 +80,9 @@ export const SCALES: readonly Scale[] = [
 /** Whole cuts of beef: 62.8 °C (145 °F) and three minutes' rest (USDA). */
 export const PUBLIC_HEALTH = { celsius: 62.8, restSeconds: 180 } as const
 
+/** A school of the cook's own. */
+export const OWN = 'own'
+
 export const scaleById = (id: string): Scale | undefined => SCALES.find(s => s.id === id)
 
 export function bandOf(scale: Scale, celsius: number): Band {
@@ -91,3 +94,7 @@ export function bandEnd(scale: Scale, band: Band): number {
   const next = scale.bands[scale.bands.indexOf(band) + 1] as Band | undefined
   return next?.from ?? Infinity
 }
+
+/** The scale a request goes by. */
+export const scaleOf = ({ scaleId, ownScale }: { readonly scaleId: string; readonly ownScale?: Scale | undefined }): Scale =>
+  (scaleId === OWN ? ownScale : scaleById(scaleId)) ?? SCALES[0]

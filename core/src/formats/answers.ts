@@ -3,12 +3,10 @@
  * with the unit in the key, as plain JSON. Described in docs/case-format.md.
  */
 import { bandOf } from '#core/doneness/scale'
-import { CONSTANTS } from '#core/heat/constants'
 import { preheatSeconds } from '#core/kit/pan'
-import { braiseAdvice, isTender } from '#core/meat/cut'
 import { cutById } from '#core/meat/cuts'
 import { findContradiction } from '#core/meat/contradiction'
-import { faceAreaM2, isFlat, type Piece } from '#core/meat/piece'
+import { faceAreaM2, type Piece } from '#core/meat/piece'
 import { METHODS, type MethodKind, type SettingsOf } from '#core/method/methods'
 import type { Method } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
@@ -16,7 +14,8 @@ import { USUAL_KIT, usualSettings } from '#core/method/usual'
 import { pastryMisses } from '#core/method/wrapped'
 import { believe, drawMembers, type Reading, type Trial } from '#core/plan/belief'
 import { remarks } from '#core/plan/callSheet'
-import { compareMethods, toleranceOf, type Bare, type Tolerance } from '#core/plan/compare'
+import { compareMethods, toleranceOf, type Tolerance } from '#core/plan/compare'
+import { bareOf } from '#core/plan/everyMethod'
 import { planPanSear, type PanPlan } from '#core/plan/panPlan'
 import { InfeasibleError, planMethod, type Plan } from '#core/plan/plan'
 import { RequestError, setupOf } from '#core/plan/request'
@@ -46,7 +45,7 @@ const SEED = 20261
 export function answerPlan(input: unknown): object {
   const asked = parsePlanCase(input)
   try {
-    return asked.kind === 'pan sear' ? answerPan(asked) : answerOther(asked.kind, asked)
+    return asked.kind === 'pan sear' && asked.method.byClock === undefined ? answerPan(asked) : answerOther(asked.kind, asked)
   } catch (error) {
     if (error instanceof RequestError)
       throw new InvalidInputError([{ key: KEY_IN_FILE[error.field] ?? error.field, message: error.message }])
@@ -82,22 +81,14 @@ const panFigures = (plan: PanPlan): object => ({
 
 function answerOther<K extends MethodKind>(kind: K, asked: PlanCase): object {
   const method = METHODS[kind] as Method<SettingsOf[K]>
-  const setup: Setup<SettingsOf[K]> = { ...bareOf(asked), settings: settingsFrom(kind, asked.method, asked.target.celsius) }
-  const plan = planMethod(method, setup, asked.target.celsius)
+  const setup: Setup<SettingsOf[K]> = { ...bareOf(asked), settings: settingsFrom(kind, asked.method, asked.target.celsius, asked.kit) }
+  const plan = planMethod(method, setup, asked.target.celsius, asked.method.byClock ?? null)
   const pastry = kind === 'in pastry' ? pastryMisses(plan.free) : null
   return {
     ...common(asked, plan, toleranceOf(method, setup, plan, asked.target.scale)),
     ...beliefOf(asked, trialOf(method, setup, plan)),
     remarks: [...(pastry === null ? [] : [pastry]), ...doubtsOf(asked.piece)]
   }
-}
-
-/** @throws RequestError for a cut that is not for planning */
-function bareOf({ piece, room }: { piece: Piece; room: Bare['room'] }): Bare {
-  const cut = cutById(piece.cutId)
-  if (!cut) throw new RequestError('piece.cutId', `There is no cut “${piece.cutId}”.`)
-  if (!isTender(cut)) throw new RequestError('piece.cutId', braiseAdvice(cut))
-  return { piece, cut, room, constants: CONSTANTS, flat: isFlat(piece, cut) }
 }
 
 function common({ piece, target, kind }: PlanCase, plan: Plan, tolerance: Tolerance): object {

@@ -5,7 +5,16 @@
 import * as yup from 'yup'
 import { KITCHEN, type Room } from '#core/kit/air'
 import { CUTS, cutById } from '#core/meat/cuts'
-import { FREEZING_C, PIECE_LIMITS, SURFACES, weightFromSize, type Piece, type PieceCoat, type SurfaceState } from '#core/meat/piece'
+import {
+  COAT_KINDS,
+  FREEZING_C,
+  PIECE_LIMITS,
+  SURFACES,
+  weightFromSize,
+  type Piece,
+  type PieceCoat,
+  type SurfaceState
+} from '#core/meat/piece'
 import type { RestLength } from '#core/method/method'
 import { parseQuantity, QuantityError } from '#core/quantity/parse'
 import { baseUnit, findUnit, fromBase, type Dimension, type Unit } from '#core/quantity/units'
@@ -105,13 +114,13 @@ export const pieceShape = yup
       .array(
         yup
           .object({
-            what: word(['fat cap', 'bone'] as const).required('This is missing: “fat cap” or “bone”.'),
+            what: word(COAT_KINDS).required(`This is missing: one of ${COAT_KINDS.join(', ')}.`),
             on: word(['first', 'second', 'side'] as const).required('This is missing: “first”, “second” or “side”.'),
-            thickness: needed('length', [1, 40])
+            thickness: needed('length', [0.5, 60])
           })
           .noUnknown()
       )
-      .max(4, 'At most four layers.')
+      .max(6, 'At most six layers.')
   })
   .noUnknown()
   .required('This is missing: the piece.')

@@ -6,6 +6,7 @@
 import * as yup from 'yup'
 import { bandOf, SCALES, scaleById, type Scale } from '#core/doneness/scale'
 import type { Room } from '#core/kit/air'
+import type { KitInUse } from '#core/kit/kit'
 import { PANS, RINGS } from '#core/kit/pan'
 import type { Piece } from '#core/meat/piece'
 import type { RestLength } from '#core/method/method'
@@ -14,6 +15,7 @@ import { PAN_LIMITS, type Cover, type Turning } from '#core/method/panSear'
 import type { Reading } from '#core/plan/belief'
 import type { PlanRequest } from '#core/plan/request'
 import { needed, pieceOf, pieceShape, quantity, roomOf, roomShape, share, word } from './caseFields'
+import { kitInUseSchema } from './kitSchema'
 import { methodShape, type MethodGiven } from './methodCase'
 import { InvalidInputError, validate } from './problem'
 import { TARGET_LIMITS } from './requestSchema'
@@ -38,6 +40,7 @@ const planShape = yup
     method: methodShape,
     target: targetShape,
     room: roomShape,
+    kit: kitInUseSchema.default(undefined),
     spread: yup.boolean().strict(),
     readings: yup
       .array(yup.object({ at: needed('duration', [1, 24 * 3600]), core: needed('temperature', [-5, 110]) }).noUnknown())
@@ -58,6 +61,8 @@ export interface PlanCase {
   readonly target: Target
   readonly kind: MethodKind
   readonly method: MethodGiven
+  /** The cook's own, where the file brings it. */
+  readonly kit: KitInUse | null
   /** Whether the honest range is asked for; readings ask for it too. */
   readonly spread: boolean
   readonly readings: readonly Reading[]
@@ -73,25 +78,30 @@ export function parsePlanCase(input: unknown): PlanCase {
     target: targetOf(given.target),
     kind: kindOf(given.method.kind),
     method: given.method,
+    kit: (given.kit as KitInUse | undefined) ?? null,
     spread: (given.spread ?? false) || readings.length > 0,
     readings
   }
 }
 
 /** The pan's own request, which knows more of a pan than the other methods need: whether the piece fits, what the ring can do. */
-export function panRequestOf({ piece, room, target, method }: PlanCase): PlanRequest {
+export function panRequestOf({ piece, room, target, method, kit }: PlanCase): PlanRequest {
   const cover = method.cover ?? 'bare'
   if (cover === 'fridge')
     throw new InvalidInputError([{ key: 'method.cover', message: 'A steak from the pan rests bare or under loose foil.' }])
   return {
     piece,
     method: 'pan sear',
-    panId: method.pan ?? PANS[0].id,
-    ringId: method.ring ?? RINGS[0].id,
+    panId: method.pan ?? kit?.pan.id ?? PANS[0].id,
+    ringId: method.ring ?? kit?.ring.id ?? RINGS[0].id,
+    ...(kit === null ? {} : { kit }),
     panC: method.heat ?? DEFAULT_PAN_C,
     turning: (method.turning ?? 'every 60 s') as Turning,
     cover: cover as Cover,
     rest: (method.rest as RestLength | undefined) ?? { kind: 'to the peak' },
+    basted: method.basted ?? false,
+    fatEdgeS: method.fatEdge ?? 0,
+    rewarmS: method.rewarm ?? 0,
     scaleId: target.scale.id,
     targetC: target.celsius,
     room

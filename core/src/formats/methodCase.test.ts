@@ -1,11 +1,14 @@
 /** Every method through the door, and what the door refuses of each. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { dialsOf } from '#core/method/dials'
-import { METHOD_KINDS } from '#core/method/methods'
+import { METHOD_KINDS, type MethodKind, type SettingsOf } from '#core/method/methods'
 import { FIRST_REQUEST } from '#core/plan/firstRequest'
 import { answerCompare, answerPlan } from './answers'
 import { InvalidInputError, type Problem } from './problem'
+import { dialled, dialsOf, dialValues, type Dial, type Dialled } from '#core/method/dials'
+import { kitInUse, READY_KITS } from '#core/kit/kit'
+import { USUAL_KIT, usualSettings } from '#core/method/usual'
+import { settingsFor } from '#core/plan/everyMethod'
 import { readPlanCase, writePlanCase } from './planCase'
 import { answerSimulate } from './simulate'
 
@@ -151,19 +154,51 @@ describe('a plan on the screen as a case file', () => {
         fc.double({ min: 0, max: 1, noNaN: true }),
         (kind, sizes, targetC, at) => {
           const request = { ...FIRST_REQUEST, targetC, piece: { ...FIRST_REQUEST.piece, ...sizes } }
-          const turned = Object.fromEntries(dialsOf(kind).map(d => [d.key, Math.round(d.range[0] + at * (d.range[1] - d.range[0]))]))
-          const read = readPlanCase(JSON.parse(JSON.stringify(writePlanCase(request, kind, turned))))
-          expect(read).toEqual({ piece: request.piece, room: request.room, targetC, kind, turned })
+          const turned = Object.fromEntries(dialsOf(kind).map(d => [d.key, somewhere(d, at)])) as Dialled
+          const usual = usualSettings(USUAL_KIT, targetC)[kind]
+          const settings = dialled(kind, usual, turned)
+          const read = readPlanCase(JSON.parse(JSON.stringify(writePlanCase(request, kind, settings, turned.byClockS ?? 0))))
+          expect(settingsOnDials(kind, dialled(kind, usual, read.turned))).toEqual(settingsOnDials(kind, settings))
+          expect(read.turned.byClockS ?? 0).toBe(turned.byClockS)
+          expect({ ...read, turned: null }).toEqual({ piece: request.piece, room: request.room, targetC, kind, turned: null, kit: null })
         }
       )
     )
   })
 
-  it('is a case that the door answers', () => {
-    const turned = Object.fromEntries(
-      dialsOf('oven then sear').map(d => [d.key, { ovenC: 130, panC: 230, searS: 100, fatEdgeS: 0 }[d.key as 'ovenC']])
+  it('brings the cook’s own kit along', () => {
+    const kit = kitInUse(READY_KITS[1].kit, {}, 'none', 'none')
+    const request = { ...FIRST_REQUEST, panId: kit.pan.id, ringId: kit.ring.id, kit }
+    const file: unknown = JSON.parse(
+      JSON.stringify(writePlanCase(request, 'oven then sear', settingsFor(request, 'oven then sear', {}), 0))
     )
-    const answer = answerPlan(writePlanCase(FIRST_REQUEST, 'oven then sear', turned))
-    expect(JSON.stringify(answer)).toContain('oven then sear')
+    expect(readPlanCase(file).kit).toEqual(kit)
+    expect(() => readPlanCase({ ...(file as object), kit: { ...kit, pan: { ...kit.pan, diameterMm: 9000 } } })).toThrow(
+      /kit.pan.diameterMm/
+    )
+  })
+
+  it('is a case that the door answers', () => {
+    const settings = settingsFor(FIRST_REQUEST, 'oven then sear', { ovenC: 130, searS: 100 })
+    expect(JSON.stringify(answerPlan(writePlanCase(FIRST_REQUEST, 'oven then sear', settings, 0)))).toContain('oven then sear')
   })
 })
+
+/** Some value that a dial can take. */
+function somewhere(dial: Dial, at: number): unknown {
+  switch (dial.kind) {
+    case 'quantity':
+      return Math.round(dial.range[0] + at * (dial.range[1] - dial.range[0]))
+    case 'count':
+      return dial.range[0] + Math.round(at * (dial.range[1] - dial.range[0]))
+    case 'choice':
+      return dial.options[Math.floor(at * 0.999 * dial.options.length)].value
+    case 'yes':
+      return at < 0.5
+  }
+}
+const settingsOnDials = <K extends MethodKind>(kind: K, settings: SettingsOf[K]): Dialled => {
+  const { restS, ...values } = dialValues(kind, settings)
+  // Twenty pourings are written at most: what counts is the first and its measure.
+  return values.restSchool === 'clock' ? { ...values, restS } : values
+}

@@ -10,18 +10,19 @@ import { panById, PANS, ringById, RINGS } from '#core/kit/pan'
 import type { RestLength } from '#core/method/method'
 import { METHOD_KINDS, type MethodKind, type SettingsOf } from '#core/method/methods'
 import { PAN_LIMITS, TURNINGS } from '#core/method/panSear'
-import { USUAL_KIT, usualSettings } from '#core/method/usual'
+import { usualSettings, wholeKit } from '#core/method/usual'
+import type { KitInUse } from '#core/kit/kit'
 import { needed, quantity, restShape, share, word } from './caseFields'
 import { InvalidInputError } from './problem'
 
-const RESTING = ['cover', 'rest', 'rewarm']
+const RESTING = ['cover', 'rest', 'rewarm', 'byClock']
 const SEARING = ['pan', 'ring', 'heat', 'sear', 'spells', 'fatEdge', 'basted']
 const BATH = ['bath', 'hold', 'cool']
 const ZONES = ['grate', 'lid', 'spells', 'covered']
 
 /** What each kind may be told, beside its rest. */
 const ALLOWED: Record<MethodKind, readonly string[]> = {
-  'pan sear': ['pan', 'ring', 'heat', 'turning', 'basted'],
+  'pan sear': ['pan', 'ring', 'heat', 'turning', 'basted', 'fatEdge'],
   'sear then oven': [...SEARING, 'oven', 'ovenHeat', 'standing'],
   'oven then sear': [...SEARING, 'oven', 'ovenHeat'],
   roast: [...SEARING, 'oven', 'ovenHeat'],
@@ -77,7 +78,8 @@ export const methodShape = yup
     pastry: quantity('length', [1, 12]),
     cover: word(['bare', 'loose foil', 'fridge'] as const),
     rest: restShape,
-    rewarm: quantity('duration', [0, 300])
+    rewarm: quantity('duration', [0, 300]),
+    byClock: quantity('duration', [1, 24 * 3600])
   })
   .noUnknown()
   .required('This is missing: the method.')
@@ -108,7 +110,12 @@ export const methodShape = yup
 export type MethodGiven = yup.InferType<typeof methodShape>
 
 /** @param targetC what the core is to reach, °C: baths are usually set by it */
-export function settingsFrom<K extends MethodKind>(kind: K, given: MethodGiven, targetC: number): SettingsOf[K] {
+export function settingsFrom<K extends MethodKind>(
+  kind: K,
+  given: MethodGiven,
+  targetC: number,
+  own: KitInUse | null = null
+): SettingsOf[K] {
   const grill = kind === 'grill' || kind === 'two-zone grill'
   if (kind === 'pot' && given.boilingParts === 0 && given.coldParts === 0)
     throw new InvalidInputError([{ key: 'method.boilingParts', message: 'A pot needs some water: boiling, cold or both.' }])
@@ -145,5 +152,5 @@ export function settingsFrom<K extends MethodKind>(kind: K, given: MethodGiven, 
     rewarmS: given.rewarm
   }
   const said = Object.fromEntries(Object.entries(told).filter(([, value]) => value !== undefined))
-  return { ...usualSettings(USUAL_KIT, targetC)[kind], ...said }
+  return { ...usualSettings(wholeKit(own), targetC)[kind], ...said }
 }

@@ -3,49 +3,25 @@
  * messages name what would be right.
  */
 import * as yup from 'yup'
-import { SCALES } from '#core/doneness/scale'
-import { PANS, RINGS } from '#core/kit/pan'
+import { OWN, SCALES } from '#core/doneness/scale'
 import { CUTS } from '#core/meat/cuts'
-import { INTACTS, PIECE_LIMITS, SURFACES, type SurfaceState } from '#core/meat/piece'
+import { COAT_KINDS, INTACTS, PIECE_LIMITS, SURFACES, type SurfaceState } from '#core/meat/piece'
 import { PAN_LIMITS, TURNINGS } from '#core/method/panSear'
-import type { PlanRequest } from '#core/plan/request'
-import { validate } from './problem'
+import { panOf, ringOf, type PlanRequest } from '#core/plan/request'
+import { kitInUseSchema } from './kitSchema'
+import { oneOf, optional, within } from './plainFields'
+import { InvalidInputError, validate } from './problem'
+import { scaleSchema } from './scaleSchema'
 
 export const TARGET_LIMITS = [40, 75] as const
 export const REST_LIMITS_S = [0, 3600] as const
 export const ROOM_LIMITS = { temperatureC: [-10, 45], humidity: [0.05, 1], altitudeM: [-400, 4500] } as const
 
-const within = (range: readonly [number, number], unit: string): yup.NumberSchema<number> =>
-  yup
-    .number()
-    .strict()
-    .typeError(`This needs a number${unit ? ` in ${unit}` : ''}.`)
-    .required('This is missing.')
-    .test({
-      name: 'range',
-      test(value, context) {
-        return Number.isFinite(value) && value >= range[0] && value <= range[1]
-          ? true
-          : context.createError({
-              message: `This may be from ${range[0]} to ${range[1]}${unit ? ` ${unit}` : ''}.`,
-              params: { range, originalValue: value }
-            })
-      }
-    })
-
-const oneOf = <T extends string>(allowed: readonly T[]): yup.StringSchema<T> =>
-  yup
-    .string<T>()
-    .strict()
-    .required('This is missing.')
-    .oneOf([...allowed], `This may be one of: ${allowed.join(', ')}.`)
-
-const optional = <T extends string>(allowed: readonly T[]): yup.StringSchema<T | undefined> =>
-  yup
-    .string<T>()
-    .strict()
-    .optional()
-    .oneOf([...allowed], `This may be one of: ${allowed.join(', ')}.`)
+const COATS_ON = ['first', 'second', 'side'] as const
+const coatsSchema = yup
+  .array(yup.object({ what: oneOf(COAT_KINDS), on: oneOf(COATS_ON), thicknessMm: within([0.5, 60], 'mm') }).noUnknown())
+  .max(6, 'At most six layers.')
+  .optional()
 
 const pieceSchema = yup
   .object({
@@ -59,7 +35,8 @@ const pieceSchema = yup
     surface: oneOf(Object.keys(SURFACES) as SurfaceState[]),
     form: optional(['steak', 'roast']),
     thinEndMm: yup.number().strict().min(PIECE_LIMITS.thicknessMm[0]).max(PIECE_LIMITS.thicknessMm[1]).optional(),
-    intact: optional(INTACTS)
+    intact: optional(INTACTS),
+    coats: coatsSchema
   })
   .noUnknown()
   .required()
@@ -76,13 +53,18 @@ const schema = yup
   .object({
     piece: pieceSchema,
     method: oneOf(['pan sear']),
-    panId: oneOf(PANS.map(p => p.id)),
-    ringId: oneOf(RINGS.map(r => r.id)),
+    panId: yup.string().strict().required('This is missing.').max(60),
+    ringId: yup.string().strict().required('This is missing.').max(60),
+    basted: yup.boolean().strict().optional(),
+    fatEdgeS: yup.number().strict().min(0).max(600).optional(),
+    rewarmS: yup.number().strict().min(0).max(300).optional(),
     panC: within(PAN_LIMITS.panC, '°C'),
     turning: oneOf(TURNINGS),
     cover: oneOf(['bare', 'loose foil']),
     rest: restSchema,
-    scaleId: oneOf(SCALES.map(s => s.id)),
+    scaleId: oneOf([...SCALES.map(s => s.id), OWN]),
+    ownScale: scaleSchema.default(undefined).optional(),
+    kit: kitInUseSchema.default(undefined).optional(),
     targetC: within(TARGET_LIMITS, '°C'),
     vulnerable: yup.boolean().strict().optional(),
     room: yup
@@ -99,5 +81,12 @@ const schema = yup
 
 /** @throws InvalidInputError */
 export function parseRequest(input: unknown): PlanRequest {
-  return validate(schema, input) as PlanRequest
+  const request = validate(schema, input) as PlanRequest
+  const lacks = [
+    panOf(request) ? null : { key: 'panId', message: `There is no pan “${request.panId}” in the kit.` },
+    ringOf(request) ? null : { key: 'ringId', message: `There is no ring “${request.ringId}” in the kit.` },
+    request.scaleId === OWN && !request.ownScale ? { key: 'ownScale', message: 'This is missing: the scale of one’s own.' } : null
+  ].filter(lack => lack !== null)
+  if (lacks.length > 0) throw new InvalidInputError(lacks)
+  return request
 }

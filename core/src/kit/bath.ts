@@ -13,6 +13,16 @@ export const BATH_LIMITS_C = [40, 95] as const
 /** A bag in water that a machine stirs and holds. */
 export const heldBath = (bathC: number, c: Constants): FixedFace => ({ kind: 'fixed', at: bathC, conductance: c.bathConductance })
 
+/** A machine that stirs and holds water. */
+export interface BathMachine {
+  readonly id: string
+  readonly name: string
+  readonly litres: number
+  /** What the water really holds less what the machine shows, K. */
+  readonly offsetC: number
+}
+export const BATHS: readonly BathMachine[] = [{ id: 'stick', name: 'Stick circulator in a tub', litres: 12, offsetC: 0 }]
+
 export interface Pot {
   readonly id: string
   readonly name: string
@@ -29,6 +39,20 @@ export const POTS: readonly Pot[] = [
   { id: 'pot-5', name: 'Five-litre pot', litres: 4, metalHeat: 700, widthM: 0.22, depthM: 0.105 },
   { id: 'pot-10', name: 'Ten-litre pot', litres: 8, metalHeat: 1300, widthM: 0.28, depthM: 0.13 }
 ]
+/** What may be typed for a pot of one's own: water it is filled with, metal, and across. */
+export const POT_SIZES = { litres: [0.5, 40], metalKg: [0.2, 10], widthM: [0.1, 0.6] } as const
+/** J/(kg·K) of a steel pot. */
+const POT_METAL = 480
+export const potFrom = (id: string, name: string, litres: number, metalKg: number, widthM: number): Pot => ({
+  id,
+  name,
+  litres,
+  metalHeat: POT_METAL * metalKg,
+  widthM,
+  depthM: litres / 1000 / (Math.PI * (widthM / 2) ** 2)
+})
+export const metalOf = (pot: Pot): number => pot.metalHeat / POT_METAL
+
 export const potById = (id: string): Pot | undefined => POTS.find(p => p.id === id)
 
 /** J/K of a litre of hot water. */

@@ -9,19 +9,26 @@ export interface Grill {
   readonly id: string
   readonly name: string
   readonly lid: boolean
+  readonly fuel?: GrillFuel
+  /** Whether there is room beside the fire; taken as given unless said. */
+  readonly twoZones?: boolean
 }
 
-export const GRILLS: readonly Grill[] = [{ id: 'kettle', name: 'Kettle grill on deck', lid: true }]
+export const GRILL_FUELS = ['charcoal', 'gas'] as const
+export type GrillFuel = (typeof GRILL_FUELS)[number]
+
+export const GRILLS: readonly Grill[] = [{ id: 'kettle', name: 'Kettle grill on deck', lid: true, fuel: 'charcoal' }]
 
 /** °C at the grate, as judged by hand or by a thermometer there; common practice, no source. */
 export const GRATE_LIMITS_C = [120, 400] as const
 export const LID_LIMITS_C = [80, 260] as const
 
-/** Burnt gas carries water of its own, kg/m³; estimate. */
-const SMOKE_VAPOUR = 0.03
+/** What burns carries water of its own, gas much more than charcoal, kg/m³; estimates. */
+const FUEL_VAPOUR: Record<GrillFuel, number> = { charcoal: 0.03, gas: 0.07 }
+const vapourOver = ({ fuel = 'charcoal' }: Pick<Grill, 'fuel'>): number => FUEL_VAPOUR[fuel]
 
 /** The face toward the coals: part of it on the bars, the rest in their heat. */
-export function overCoals(grateC: number, c: Constants): PartlyFace {
+export function overCoals(grateC: number, c: Constants, grill: Pick<Grill, 'fuel'> = {}): PartlyFace {
   return {
     kind: 'partly',
     share: c.barShare,
@@ -32,7 +39,7 @@ export function overCoals(grateC: number, c: Constants): PartlyFace {
       walls: grateC,
       convection: c.coalConvection,
       emissivity: c.meatEmissivity,
-      vapour: SMOKE_VAPOUR
+      vapour: vapourOver(grill)
     }
   }
 }
@@ -50,11 +57,11 @@ export const awayFromCoals = (grateC: number, room: Room, c: Constants): AirFace
 const AWAY_SHARE = 0.3
 
 /** Anywhere under a closed lid beside the coals. */
-export const underLid = (lidC: number, c: Constants): AirFace => ({
+export const underLid = (lidC: number, c: Constants, grill: Pick<Grill, 'fuel'> = {}): AirFace => ({
   kind: 'air',
   air: lidC,
   walls: lidC,
   convection: c.lidConvection,
   emissivity: c.meatEmissivity,
-  vapour: SMOKE_VAPOUR
+  vapour: vapourOver(grill)
 })

@@ -23,12 +23,30 @@ export interface Pan {
   readonly floorMm: number
 }
 
+export const PAN_METALS = Object.keys(METALS) as PanMetal[]
+
 export interface Ring {
   readonly id: string
   readonly name: string
   /** Most that reaches the pan, W: about 0.45 of a gas ring's rating, 0.85 of an induction ring's (common practice, no source). */
   readonly powerW: number
+  /** What heats it; a ring that does not say is gas. */
+  readonly heat?: RingHeat
 }
+
+export const RING_HEATS = ['gas', 'induction', 'electric'] as const
+export type RingHeat = (typeof RING_HEATS)[number]
+
+/** Share of a ring's rating that reaches the pan (common practice, no source). */
+const REACHES_PAN: Record<RingHeat, number> = { gas: 0.45, induction: 0.85, electric: 0.7 }
+
+/** @param ratedW as printed on it */
+export const powerAtPan = (heat: RingHeat, ratedW: number): number => Math.round(REACHES_PAN[heat] * ratedW)
+export const ratedPower = ({ powerW, heat = 'gas' }: Ring): number => Math.round(powerW / REACHES_PAN[heat])
+
+/** What may be typed for a pan and a ring of one's own. */
+export const PAN_SIZES = { diameterMm: [100, 450], floorMm: [0.8, 20], massKg: [0.3, 12] } as const
+export const RATED_LIMITS_W = [300, 8000] as const
 
 export const PANS: readonly Pan[] = [
   { id: 'cast-iron-28', name: 'Cast-iron pan, 28 cm', metal: 'cast iron', diameterMm: 260, floorMm: 5 },
@@ -50,6 +68,13 @@ export const floorAreaM2 = (pan: Pan): number => Math.PI * (pan.diameterMm / 200
 
 /** Low walls carry about a third of a pan's metal, and half of that keeps up with the floor; estimate. */
 const WALL_SHARE = 1.15
+
+/** The floor that a pan of this mass has: about three quarters of its metal lies there (estimate). */
+export const floorFromMass = (metal: PanMetal, diameterMm: number, massKg: number): number =>
+  (1000 * FLOOR_SHARE * massKg) / (METALS[metal].density * Math.PI * (diameterMm / 2000) ** 2)
+export const massFromFloor = ({ metal, diameterMm, floorMm }: Pick<Pan, 'metal' | 'diameterMm' | 'floorMm'>): number =>
+  (METALS[metal].density * Math.PI * (diameterMm / 2000) ** 2 * floorMm) / (1000 * FLOOR_SHARE)
+const FLOOR_SHARE = 0.75
 
 /** From the top of the floor and the walls to the room, convection and radiation near 200 °C, W/(m²·K); textbook range 15–25. */
 export const PAN_LOSS = 20
@@ -91,3 +116,19 @@ export function preheatSeconds(pan: Pan, ring: Ring, targetC: number, roomC: num
   if (climb === undefined) return null
   return -(heatCapacity / loss) * Math.log(1 - (targetC - roomC) / climb)
 }
+
+/** The empty pan after some time over a ring at a share of its power, from the room's own temperature, °C. */
+export function panAfter(pan: Pan, ring: Ring, seconds: number, roomC: number, share: number = MEDIUM_HIGH): number {
+  const { heatCapacity, loss } = panLump(pan, roomC, roomC)
+  return roomC + ((share * ring.powerW) / loss) * (1 - Math.exp((-loss * seconds) / heatCapacity))
+}
+
+/** How to judge a dry pan without a thermometer; common practice, no source, each ± 15 °C. */
+export const PAN_SIGNS: readonly { readonly celsius: number; readonly sign: string }[] = [
+  { celsius: 120, sign: 'a drop of water hisses and is gone in two seconds' },
+  { celsius: 160, sign: 'a drop breaks up and darts; butter foams and browns' },
+  { celsius: 195, sign: 'a drop gathers into a bead and skates about' },
+  { celsius: 215, sign: 'a film of oil runs like water and shimmers; a pinch of flour is brown in a quarter of a minute' },
+  { celsius: 235, sign: 'a thread of smoke from most oils; meat hisses loudly and does not stop' },
+  { celsius: 270, sign: 'steady smoke: too hot for any oil in the pan' }
+]

@@ -22,7 +22,8 @@ export type Intact = (typeof INTACTS)[number]
 export type PieceForm = 'steak' | 'roast'
 
 /** What lies on the outside of the meat. */
-export type CoatKind = 'fat cap' | 'bone' | 'mushroom paste' | 'pastry'
+export const COAT_KINDS = ['fat cap', 'bone', 'mushroom paste', 'pastry'] as const
+export type CoatKind = (typeof COAT_KINDS)[number]
 
 export interface PieceCoat {
   readonly what: CoatKind
@@ -104,4 +105,30 @@ export function weightFromSize(piece: Pick<Piece, 'thicknessMm' | 'lengthMm' | '
   const outline = cut.shape.outline === 'round' ? Math.PI / 4 : 1
   const volumeM3 = (piece.thicknessMm * piece.lengthMm * piece.widthMm * outline * cut.shape.fill) / 1e9
   return densityOf(cut.composition, piece.startC) * volumeM3 * 1000
+}
+
+/** What a cook can say lies on the outside, mm; 0 for nothing. */
+export interface Outside {
+  readonly boneMm: number
+  readonly fatMm: number
+  readonly pasteMm: number
+}
+export const OUTSIDE_LIMITS_MM = [0, 40] as const
+
+/** A bone lies along about a quarter of the way round: all round it counts as a quarter of its thickness (estimate). */
+const BONE_ROUND = 0.25
+
+/** The layers that stand for it; those on the side go all round. A paste covers the ends of a joint too. */
+export function coatsFor({ boneMm, fatMm, pasteMm }: Outside, form: PieceForm | undefined): PieceCoat[] {
+  const layers: PieceCoat[] = []
+  if (pasteMm > 0) layers.push({ what: 'mushroom paste', on: 'side', thicknessMm: pasteMm })
+  if (pasteMm > 0 && form === 'roast') layers.push({ what: 'mushroom paste', on: 'first', thicknessMm: pasteMm })
+  if (fatMm > 0) layers.push({ what: 'fat cap', on: 'side', thicknessMm: fatMm })
+  if (boneMm > 0) layers.push({ what: 'bone', on: 'side', thicknessMm: BONE_ROUND * boneMm })
+  return layers
+}
+
+export function outsideOf({ coats = [] }: Pick<Piece, 'coats'>): Outside {
+  const mm = (what: CoatKind): number => coats.find(c => c.what === what && c.on === 'side')?.thicknessMm ?? 0
+  return { boneMm: mm('bone') / BONE_ROUND, fatMm: mm('fat cap'), pasteMm: mm('mushroom paste') }
 }

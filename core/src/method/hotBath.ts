@@ -4,7 +4,7 @@
  * the time in the water.
  */
 import { heldBath } from '#core/kit/bath'
-import type { Bath } from './bath'
+import { waterC, type Bath } from './bath'
 import type { Method } from './method'
 import { searLump, searStages, stageIn, thenRest } from './parts'
 import { subjectOf } from './setup'
@@ -16,12 +16,15 @@ export const hotBath: Method<Bath> = {
   free: 'time in the water',
   subject: (setup, fineness) => subjectOf(setup, fineness, [searLump(setup)]),
   program: (setup, free) =>
-    thenRest(setup, [...searStages(setup), stageIn('bath', 'bagged, in hot water', free, heldBath(setup.settings.bathC, setup.constants))]),
+    thenRest(setup, [
+      ...searStages(setup),
+      stageIn('bath', 'bagged, in hot water', free, heldBath(waterC(setup.settings), setup.constants))
+    ]),
   bounds: () => [60, 6 * 3600],
   guess: setup => 0.8 * setup.piece.thicknessMm ** 2,
   goal: (_, target) => target,
   unsuited: ({ settings }, target) =>
-    settings.bathC < target + LEAST_ABOVE
+    waterC(settings) < target + LEAST_ABOVE
       ? `This is done in water well above the target: at least ${target + LEAST_ABOVE} °C, pulled on time.`
       : null
 }

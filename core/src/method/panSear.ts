@@ -20,6 +20,8 @@ export interface PanSear extends Resting {
   readonly panC: number
   readonly turning: Turning
   readonly basted?: boolean
+  /** Standing on its rim at the end, s. */
+  readonly fatEdgeS?: number
 }
 
 export const PAN_LIMITS = { panC: [120, 300] } as const
@@ -28,7 +30,7 @@ export type PanSetup = Setup<PanSear>
 
 /** What the piece is doing for a while. */
 export type Spell = { readonly state: SpellState; readonly seconds: number }
-export type SpellState = 'first down' | 'second down' | 'lifted'
+export type SpellState = 'first down' | 'second down' | 'on edge' | 'lifted'
 
 /** A school either fixes the number of spells on the metal or how long one lasts, about. */
 const SCHOOLS: Record<Turning, { readonly spells: number } | { readonly about: number }> = {
@@ -72,15 +74,25 @@ export function panSpells(past: readonly Spell[], remaining: number, count: numb
   return spells
 }
 
-type DownState = Exclude<SpellState, 'lifted'>
+type DownState = Exclude<SpellState, 'lifted' | 'on edge'>
+/** Whether one of its two faces lies on the metal. */
+const isFlatDown = (spell: Spell): spell is Spell & { readonly state: DownState } => spell.state !== 'lifted' && spell.state !== 'on edge'
+export const flatSpells = (spells: readonly Spell[]): (Spell & { readonly state: DownState })[] => spells.filter(isFlatDown)
+export const edgeSeconds = (spells: readonly Spell[]): number => spells.reduce((sum, s) => sum + (s.state === 'on edge' ? s.seconds : 0), 0)
+
+/** With what is still due on the fat edge: last, or at once where it already stands on it. */
+export function withEdge(past: readonly Spell[], spells: readonly Spell[], fatEdgeS: number): Spell[] {
+  const due = fatEdgeS - edgeSeconds(past)
+  if (due <= 0) return [...spells]
+  const edge: Spell = { state: 'on edge', seconds: due }
+  const standing = past.length > 0 && past[past.length - 1].state === 'on edge'
+  return standing ? [...past, edge, ...spells.slice(past.length)] : [...spells, edge]
+}
 const opposite = (state: DownState): DownState => (state === 'first down' ? 'second down' : 'first down')
 
 function lastDown(spells: readonly Spell[]): DownState {
-  for (let i = spells.length - 1; i >= 0; i--) {
-    const { state } = spells[i]
-    if (state !== 'lifted') return state
-  }
-  return 'first down'
+  const flat = flatSpells(spells)
+  return flat.length > 0 ? flat[flat.length - 1].state : 'first down'
 }
 
 /** Time on the metal since the last turn. */
@@ -88,7 +100,7 @@ function sinceTurn(spells: readonly Spell[]): number {
   const down = lastDown(spells)
   let sum = 0
   for (let i = spells.length - 1; i >= 0; i--) {
-    if (spells[i].state === 'lifted') continue
+    if (!isFlatDown(spells[i])) continue
     if (spells[i].state !== down) break
     sum += spells[i].seconds
   }
@@ -96,7 +108,7 @@ function sinceTurn(spells: readonly Spell[]): number {
 }
 
 function turnsIn(spells: readonly Spell[]): number {
-  const down = spells.filter(s => s.state !== 'lifted')
+  const down = flatSpells(spells)
   return down.filter((s, i) => i > 0 && s.state !== down[i - 1].state).length
 }
 
@@ -123,11 +135,12 @@ export function panProgram(setup: PanSetup, spells: readonly Spell[]): Program {
   const facing: Record<SpellState, Faces> = {
     'first down': round ? allOver(rolled) : { first: metal, second: above, side: above },
     'second down': round ? allOver(rolled) : { first: above, second: metal, side: above },
+    'on edge': { first: above, second: above, side: rolled },
     lifted: allOver(above)
   }
   const burners = [ringBurner(searing)]
   const heating = spells.map((s): PlannedStage => ({
-    phase: 'sear',
+    phase: s.state === 'on edge' ? 'fat edge' : 'sear',
     busy: true,
     name: s.state,
     end: { after: s.seconds },
@@ -144,11 +157,15 @@ function restUnder(stage: PlannedStage, down: DownState): PlannedStage {
   return down === 'first down' ? stage : { ...stage, faces: { first: second, second: first, side } }
 }
 
+/** From the raw piece: so long on its faces, and then its fat edge. */
+const wholeSear = ({ settings }: PanSetup, free: number): Spell[] =>
+  withEdge([], panSpells([], free, spellsToCome([], settings.turning, free)), settings.fatEdgeS ?? 0)
+
 export const panSear: Method<PanSear> = {
   kind: 'pan sear',
   free: 'time in the pan',
   subject: panSubject,
-  program: (setup, free) => panProgram(setup, panSpells([], free, spellsToCome([], setup.settings.turning, free))),
+  program: (setup, free) => panProgram(setup, wholeSear(setup, free)),
   bounds: () => [20, 75 * 60],
   // Heating time goes with thickness squared: about 0.45 s for each mm², from trials of this engine.
   guess: setup => Math.max(60, 0.45 * setup.piece.thicknessMm ** 2),

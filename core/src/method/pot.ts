@@ -3,6 +3,7 @@
  * stands, topped up from the kettle or not. The sear comes first. The free quantity is
  * the time in the pot.
  */
+import type { Room } from '#core/kit/air'
 import type { LumpChange } from '#core/heat/lump'
 import { boilingPoint } from '#core/heat/vapour'
 import { inPot, LITRE_HEAT, mixed, potLump, type Pot } from '#core/kit/bath'
@@ -31,7 +32,13 @@ export interface InPot extends Searing, Resting {
 const POT = 1
 
 /** Poured together in the pot, °C; the pot's own metal starts as warm as the room. */
-export function waterAtStart({ settings, room }: Setup<InPot>): number {
+export function waterAtStart({
+  settings,
+  room
+}: {
+  readonly settings: Pick<InPot, 'pot' | 'boilingParts' | 'coldParts' | 'coldC'>
+  readonly room: Room
+}): number {
   const { pot, boilingParts, coldParts, coldC } = settings
   const water = mixed([
     { litres: boilingParts, celsius: boilingPoint(room.altitudeM) },

@@ -26,7 +26,12 @@ export const twoZone: Method<TwoZone> = {
   free: 'time beside the coals',
   subject: (setup, fineness) => subjectOf(setup, fineness, []),
   program: (setup, free) => {
-    const beside = stageIn('under the lid', 'beside the coals, lid on', free, underLid(setup.settings.lidC, setup.constants))
+    const beside = stageIn(
+      'under the lid',
+      'beside the coals, lid on',
+      free,
+      underLid(setup.settings.lidC, setup.constants, setup.settings.grill)
+    )
     const direct = overTheCoals(setup)
     return {
       heating: setup.settings.order === 'direct first' ? [...direct, beside] : [beside, ...direct],
@@ -37,13 +42,16 @@ export const twoZone: Method<TwoZone> = {
   bounds: () => [0, 5 * 3600],
   guess: setup => 0.4 * setup.piece.thicknessMm ** 2,
   goal: (_, target) => target,
-  unsuited: ({ settings }) => (settings.grill.lid ? null : 'Without a lid there is no mild zone to finish in.')
+  unsuited: ({ settings: { grill } }) => {
+    if (!grill.lid) return 'Without a lid there is no mild zone to finish in.'
+    return grill.twoZones === false ? 'This grill has fire under all of it: there is no mild zone to finish in.' : null
+  }
 }
 
 function overTheCoals(setup: Setup<TwoZone>): PlannedStage[] {
   const { settings, constants, room, piece } = setup
-  const down = overCoals(settings.grateC, constants)
-  const up = settings.covered ? underLid(settings.lidC, constants) : awayFromCoals(settings.grateC, room, constants)
+  const down = overCoals(settings.grateC, constants, settings.grill)
+  const up = settings.covered ? underLid(settings.lidC, constants, settings.grill) : awayFromCoals(settings.grateC, room, constants)
   const spells = Math.max(1, settings.directSpells)
   if (settings.directS <= 0) return []
   // Rolled over the bars a roast shows each part of its outside to the coals for about half the time.

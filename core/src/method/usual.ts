@@ -2,24 +2,33 @@
  * How each method is usually set: what the planner starts from and a cook then changes.
  * Common practice, no source.
  */
-import { GRILLS, type Grill } from '#core/kit/grill'
-import { OVENS, type Oven } from '#core/kit/oven'
-import { PANS, RINGS, type Pan, type Ring } from '#core/kit/pan'
-import { POTS, type Pot } from '#core/kit/bath'
+import { BATHS, POTS } from '#core/kit/bath'
+import { GRILLS } from '#core/kit/grill'
+import type { KitInUse } from '#core/kit/kit'
+import { OVENS } from '#core/kit/oven'
+import { PANS, RINGS } from '#core/kit/pan'
 import type { Resting } from './method'
 import type { SettingsOf } from './methods'
 import type { Searing } from './parts'
 
-/** What the cook has. */
-export interface Kit {
-  readonly pan: Pan
-  readonly ring: Ring
-  readonly oven: Oven
-  readonly grill: Grill
-  readonly pot: Pot
-}
+/** One of everything. */
+export type FullKit = { readonly [K in keyof KitInUse]: NonNullable<KitInUse[K]> }
 
-export const USUAL_KIT: Kit = { pan: PANS[0], ring: RINGS[0], oven: OVENS[0], grill: GRILLS[0], pot: POTS[0] }
+export const USUAL_KIT: FullKit = { pan: PANS[0], ring: RINGS[0], oven: OVENS[0], grill: GRILLS[0], pot: POTS[0], bath: BATHS[0] }
+
+/** What the kit lacks is taken as usual: whether a method may be planned without it is asked elsewhere. */
+export function wholeKit(own: KitInUse | null): FullKit {
+  if (own === null) return USUAL_KIT
+  const { pan, ring, oven, grill, pot, bath } = own
+  return {
+    pan,
+    ring,
+    oven: oven ?? USUAL_KIT.oven,
+    grill: grill ?? USUAL_KIT.grill,
+    pot: pot ?? USUAL_KIT.pot,
+    bath: bath ?? USUAL_KIT.bath
+  }
+}
 
 const RESTING: Resting = { cover: 'bare', rest: { kind: 'to the peak' }, rewarmS: 0 }
 
@@ -29,7 +38,7 @@ const bathAt = (targetC: number): number => Math.round(2 * targetC) / 2
 const HOT_BY = 18
 
 /** @param targetC peak wanted at the core, °C */
-export function usualSettings(kit: Kit, targetC: number): SettingsOf {
+export function usualSettings(kit: FullKit, targetC: number): SettingsOf {
   const sear = (searS: number, panC: number): Searing & Resting => ({
     pan: kit.pan,
     ring: kit.ring,
@@ -41,7 +50,7 @@ export function usualSettings(kit: Kit, targetC: number): SettingsOf {
     ...RESTING
   })
   const zones = { ...RESTING, grill: kit.grill, lidC: 150, order: 'direct first', directSpells: 2, covered: false } as const
-  const bath = { bathC: bathAt(targetC), holdS: 0, coolS: 0 }
+  const bath = { machine: kit.bath, bathC: bathAt(targetC), holdS: 0, coolS: 0 }
   return {
     'pan sear': { ...sear(0, 215), turning: 'every 60 s' },
     'sear then oven': { ...sear(240, 215), searSpells: 4, oven: kit.oven, ovenC: 190, standing: 'rack' },

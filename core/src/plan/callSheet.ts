@@ -2,7 +2,7 @@
  * The five or six figures a cook calls out, each with its reason, and the remarks
  * that belong to the plan.
  */
-import { bandEnd, bandOf, scaleById, SCALES } from '#core/doneness/scale'
+import { bandEnd, bandOf, scaleOf } from '#core/doneness/scale'
 import { preheatSeconds } from '#core/kit/pan'
 import { setupOf, coverage, type PlanRequest } from './request'
 import {
@@ -96,7 +96,7 @@ function whyRest(request: PlanRequest, plan: PanPlan, system: UnitSystem): strin
 }
 
 function whyEat(request: PlanRequest, plan: PanPlan, spread: Spread | null, system: UnitSystem): string {
-  const scale = scaleById(request.scaleId) ?? SCALES[0]
+  const scale = scaleOf(request)
   const band = bandOf(scale, plan.peak.core)
   const late = secondsLate(request, plan)
   const lateness = late === null ? '' : ` You may be ${shownText(showDuration(late))} late before it leaves that band.`
@@ -108,7 +108,7 @@ function whyEat(request: PlanRequest, plan: PanPlan, spread: Spread | null, syst
 
 /** How many seconds late the pull may be before the peak leaves its doneness band; null for well done. */
 export function secondsLate(request: PlanRequest, plan: PanPlan): number | null {
-  const scale = scaleById(request.scaleId) ?? SCALES[0]
+  const scale = scaleOf(request)
   const end = bandEnd(scale, bandOf(scale, plan.peak.core))
   return end === Infinity || plan.peakRate <= 0 ? null : Math.max(0, (end - plan.peak.core) / plan.peakRate)
 }

@@ -25,14 +25,22 @@ export type Compared =
 export type Bare = Omit<Setup<unknown>, 'settings'>
 
 export function compareMethods(bare: Bare, settings: SettingsOf, kinds: readonly MethodKind[], target: number, scale: Scale): Compared[] {
-  return kinds.map(kind => compareOne(kind, bare, settings, target, scale))
+  return kinds.map(kind => compareOne(kind, bare, settings[kind], target, scale, null))
 }
 
-function compareOne<K extends MethodKind>(kind: K, bare: Bare, settings: SettingsOf, target: number, scale: Scale): Compared {
+/** @param byClock see `planMethod` */
+export function compareOne<K extends MethodKind>(
+  kind: K,
+  bare: Bare,
+  settings: SettingsOf[K],
+  target: number,
+  scale: Scale,
+  byClock: number | null
+): Compared {
   const method = METHODS[kind] as Method<SettingsOf[K]>
-  const setup = { ...bare, settings: settings[kind] }
+  const setup = { ...bare, settings }
   try {
-    const plan = planMethod(method, setup, target)
+    const plan = planMethod(method, setup, target, byClock)
     return { kind, plan, tolerance: toleranceOf(method, setup, plan, scale) }
   } catch (error) {
     if (error instanceof InfeasibleError) return { kind, unsuited: error.message, nearestC: error.nearestC }
@@ -59,7 +67,8 @@ export function toleranceOf<S extends Resting>(method: Method<S>, setup: Setup<S
   }
 }
 
-function thicker(piece: Setup<unknown>['piece'], mm: number): Setup<unknown>['piece'] {
+/** The same face, thicker; a roast is so both ways across. */
+export function thicker(piece: Setup<unknown>['piece'], mm: number): Setup<unknown>['piece'] {
   const thicknessMm = Math.max(1, piece.thicknessMm + mm)
   const ratio = thicknessMm / piece.thicknessMm
   return { ...piece, thicknessMm, weightG: piece.weightG * (piece.form === 'roast' ? ratio * ratio : ratio) }

@@ -1,44 +1,76 @@
 /** Any method on the piece of a request, as the cook has set it: what the comparison shows, and its call sheet. */
-import { SCALES, scaleById } from '#core/doneness/scale'
+import { scaleOf } from '#core/doneness/scale'
 import { CONSTANTS } from '#core/heat/constants'
-import { panById, ringById } from '#core/kit/pan'
 import { braiseAdvice, isTender } from '#core/meat/cut'
 import { cutById } from '#core/meat/cuts'
 import { isFlat } from '#core/meat/piece'
 import { dialled, type Dialled } from '#core/method/dials'
 import type { MethodKind, SettingsOf } from '#core/method/methods'
-import { USUAL_KIT, usualSettings } from '#core/method/usual'
+import type { Setup } from '#core/method/setup'
+import { USUAL_KIT, usualSettings, wholeKit } from '#core/method/usual'
 import { showDuration, showTemperature, showTemperatureRise, shownText, type Shown } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
-import { compareMethods, type Bare, type Compared } from './compare'
+import { valueAt } from '#core/heat/history'
+import { compareOne, type Bare, type Compared } from './compare'
 import type { PhaseSpan, Plan } from './plan'
-import { RequestError, type PlanRequest } from './request'
+import { panOf, panSettings, RequestError, ringOf, type PlanRequest } from './request'
 
 /** @throws RequestError */
 export function compareFor(request: PlanRequest, kind: MethodKind, turned: Dialled): Compared {
-  const { bare, settings } = setUp(request, turned, kind)
-  const [found] = compareMethods(bare, settings, [kind], request.targetC, scaleById(request.scaleId) ?? SCALES[0])
-  return found
+  const missing = missingFor(request, kind)
+  if (missing !== null) return { kind, unsuited: missing, nearestC: null }
+  return compareOne(kind, bareOf(request), settingsFor(request, kind, turned), request.targetC, scaleOf(request), byClockOf(turned))
 }
 
-/** The settings a method would be planned with. */
+export const byClockOf = ({ byClockS }: Dialled): number | null => (byClockS === undefined || byClockS <= 0 ? null : byClockS)
+
+/** The settings a method would be planned with. In a pan alone they are the request's own. */
 export function settingsFor<K extends MethodKind>(request: PlanRequest, kind: K, turned: Dialled): SettingsOf[K] {
-  const pan = panById(request.panId) ?? USUAL_KIT.pan
-  const ring = ringById(request.ringId) ?? USUAL_KIT.ring
-  return dialled(kind, usualSettings({ ...USUAL_KIT, pan, ring }, request.targetC)[kind], turned)
+  const pan = panOf(request) ?? USUAL_KIT.pan
+  const ring = ringOf(request) ?? USUAL_KIT.ring
+  const kit = { ...wholeKit(request.kit ?? null), pan, ring }
+  const usual: SettingsOf = { ...usualSettings(kit, request.targetC), 'pan sear': panSettings(request, pan, ring) }
+  return dialled(kind, usual[kind], turned)
 }
 
-function setUp(request: PlanRequest, turned: Dialled, kind: MethodKind): { bare: Bare; settings: SettingsOf } {
-  const { piece, room } = request
+type Needed = 'oven' | 'grill' | 'pot' | 'bath'
+const NEEDS: Partial<Record<MethodKind, Needed>> = {
+  'sear then oven': 'oven',
+  'oven then sear': 'oven',
+  roast: 'oven',
+  grill: 'grill',
+  'two-zone grill': 'grill',
+  'bath then sear': 'bath',
+  'sear then bath': 'bath',
+  'short hot bath': 'bath',
+  pot: 'pot',
+  'in pastry': 'oven'
+}
+const MISSING: Record<Needed, string> = {
+  oven: 'There is no oven in the kit.',
+  grill: 'There is no grill in the kit.',
+  pot: 'There is no pot in the kit.',
+  bath: 'There is no machine for a bath in the kit: the pot does without one.'
+}
+
+function missingFor({ kit }: PlanRequest, kind: MethodKind): string | null {
+  const need = NEEDS[kind]
+  return kit && need && kit[need] === null ? MISSING[need] : null
+}
+
+/** @throws RequestError */
+export function bareOf({ piece, room }: Pick<PlanRequest, 'piece' | 'room'>): Bare {
   const cut = cutById(piece.cutId)
   if (!cut) throw new RequestError('piece.cutId', `There is no cut “${piece.cutId}”.`)
   if (!isTender(cut)) throw new RequestError('piece.cutId', braiseAdvice(cut))
-  const usual = usualSettings(USUAL_KIT, request.targetC)
-  return {
-    bare: { piece, cut, room, constants: CONSTANTS, flat: isFlat(piece, cut) },
-    settings: { ...usual, [kind]: settingsFor(request, kind, turned) }
-  }
+  return { piece, cut, room, constants: CONSTANTS, flat: isFlat(piece, cut) }
 }
+
+/** Everything a plan of this request by this method starts from. @throws RequestError */
+export const setupFor = <K extends MethodKind>(request: PlanRequest, kind: K, turned: Dialled): Setup<SettingsOf[K]> => ({
+  ...bareOf(request),
+  settings: settingsFor(request, kind, turned)
+})
 
 export interface SheetLine {
   readonly id: string
@@ -58,7 +90,7 @@ export function methodSheet(plan: Plan, system: UnitSystem): SheetLine[] {
       id: `phase-${i}`,
       label: capital(phaseName(p)),
       shown: showDuration(p.to - p.from),
-      why: whyPhase(plan, p.from, p.to, degrees)
+      why: whyPhase(plan, p, system)
     })),
     {
       id: 'pull',
@@ -98,15 +130,40 @@ export function methodSheet(plan: Plan, system: UnitSystem): SheetLine[] {
 export const phaseName = ({ phase, name }: PhaseSpan): string =>
   phase === 'sear' ? 'sear, all its turns' : phase === 'fat edge' ? 'fat edge' : name
 
-function whyPhase({ history }: Plan, from: number, to: number, degrees: (c: number) => string): string {
-  const at = (time: number): number =>
-    history.core[
-      Math.max(
-        0,
-        history.time.findIndex(t => t >= time - 1e-6)
-      )
-    ]
-  return `The core goes from ${degrees(at(from))} to ${degrees(at(to))}.`
+/** The engine's own figures for one part of the work. */
+function whyPhase({ history }: Plan, { phase, from, to }: PhaseSpan, system: UnitSystem): string {
+  const degrees = (c: number): string => shownText(showTemperature(c, system))
+  const at = (series: readonly number[], time: number): number => valueAt(history.time, series, time)
+  const core = `The core goes from ${degrees(at(history.core, from))} to ${degrees(at(history.core, to))}`
+  const rate = ((at(history.core, to) - at(history.core, Math.max(from, to - 60))) * 60) / Math.min(60, Math.max(1, to - from))
+  const pace = rate > 0.05 ? `, ${shownText(showTemperatureRise(rate, system, 1))} a minute at the end` : ''
+  const metal = history.time.flatMap((t, i) => (t > from && t <= to && history.plate[i] !== null ? [history.plate[i]] : []))
+  const face =
+    history.first[0] === null
+      ? null
+      : at(
+          history.first.map(f => f ?? 0),
+          to
+        )
+  switch (phase) {
+    case 'sear':
+    case 'fat edge':
+      return metal.length === 0
+        ? `${core}${pace}.`
+        : `${core}. The pan falls to ${degrees(Math.min(...metal))} under the meat and comes back.`
+    case 'pot':
+      return metal.length === 0
+        ? `${core}.`
+        : `The water falls from ${degrees(metal[0])} to ${degrees(metal[metal.length - 1])} meanwhile. ${core}${pace}: a minute late counts that much.`
+    case 'bath':
+      return `${core}${pace}. The nearer it comes to its water the slower it goes.`
+    case 'oven':
+    case 'coals':
+    case 'under the lid':
+      return `${core}${pace}.${face === null ? '' : ` Its outside stands at ${degrees(face)} by then: what is stored there goes on inward.`}`
+    default:
+      return `${core}.`
+  }
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)

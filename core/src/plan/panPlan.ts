@@ -4,7 +4,18 @@
  * as a plan. Works from the raw piece and from any point of a cook under way.
  */
 import { InfeasibleError, readPlan, type Plan } from './plan'
-import { panProgram, panSear, panSpells, panStages, panSubject, spellsToCome, type PanSetup, type Spell } from '#core/method/panSear'
+import {
+  flatSpells,
+  panProgram,
+  panSear,
+  panSpells,
+  panStages,
+  panSubject,
+  spellsToCome,
+  withEdge,
+  type PanSetup,
+  type Spell
+} from '#core/method/panSear'
 import { run, type Recording } from '#core/heat/program'
 import { restSeconds } from '#core/method/method'
 import { PAST_PEAK, solveFree, type Solved } from './search'
@@ -13,6 +24,8 @@ export interface PanPlan extends Plan {
   readonly spells: readonly Spell[]
   /** When each turn falls, s. */
   readonly turns: readonly number[]
+  /** When it is stood on its fat edge, s; null for never. */
+  readonly edgeAt: number | null
   /** How long each side still to come gets, s. */
   readonly turnEvery: number
   readonly coldestPan: number
@@ -22,6 +35,8 @@ export interface PanPlan extends Plan {
   readonly overshoot: boolean
 }
 
+/** K: nearer than this it is there, and nothing has gone wrong. */
+const WORTH_SAYING = 0.5
 const LONGEST_ON_HEAT = 75 * 60
 const LONGEST_REST = 40 * 60
 /** Kept running after the carving, so that the curves show where things go. */
@@ -35,7 +50,8 @@ export function planPanSear(setup: PanSetup, target: number, past: readonly Spel
   const { turning } = setup.settings
   /** Held once the neighbourhood is known, so that the peak is smooth in the time. */
   let count: number | null = null
-  const spells = (remaining: number): Spell[] => panSpells(past, remaining, count ?? spellsToCome(past, turning, remaining))
+  const spells = (remaining: number): Spell[] =>
+    withEdge(past, panSpells(past, remaining, count ?? spellsToCome(past, turning, remaining)), setup.settings.fatEdgeS ?? 0)
   const raw = past.length === 0
   const low = raw ? panSear.bounds(setup)[0] : 0
   const solved = solveFree({
@@ -58,7 +74,7 @@ export function planPanSear(setup: PanSetup, target: number, past: readonly Spel
       nearestC,
       solved.free
     )
-  const overshoot = solved.misses === 'too hot at the least'
+  const overshoot = solved.misses === 'too hot at the least' && (raw || nearestC > target + WORTH_SAYING)
   if (overshoot && raw)
     throw new InfeasibleError(
       `Even ${low} s in the pan would take the centre to ${Math.round(nearestC)} °C: the piece is too thin, or already too warm, for ${Math.round(target)} °C.`,
@@ -91,7 +107,8 @@ function panPlanOf(setup: PanSetup, target: number, spells: readonly Spell[], so
     spells,
     edgesMm: plan.geometry.edgesMm,
     turns: turnTimes(spells),
-    turnEvery: spells[spells.length - 1].seconds,
+    turnEvery: flatSpells(spells).at(-1)?.seconds ?? 0,
+    edgeAt: edgeTime(spells),
     coldestPan: Math.min(...history.plate.filter((p, i): p is number => p !== null && history.time[i] <= plan.pull.time)),
     overshoot
   }
@@ -102,11 +119,16 @@ function turnTimes(spells: readonly Spell[]): number[] {
   let time = 0
   let down: Spell['state'] | null = null
   for (const spell of spells) {
-    if (spell.state !== 'lifted') {
+    if (spell.state !== 'lifted' && spell.state !== 'on edge') {
       if (down !== null && spell.state !== down) turns.push(time)
       down = spell.state
     }
     time += spell.seconds
   }
   return turns
+}
+
+function edgeTime(spells: readonly Spell[]): number | null {
+  const index = spells.findIndex(s => s.state === 'on edge')
+  return index < 0 ? null : secondsIn(spells.slice(0, index))
 }

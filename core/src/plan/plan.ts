@@ -4,7 +4,7 @@
  */
 import { axisColumn, geometryOf, readSection, type CutGeometry, type SectionReading } from '#core/doneness/section'
 import { valueAt, type Field, type History } from '#core/heat/history'
-import { KEEP_ENDS, run, type Recording, type Run, type Stage } from '#core/heat/program'
+import { COARSE_STEPS, KEEP_ENDS, run, type Recording, type Run, type Stage } from '#core/heat/program'
 import { boilingPoint } from '#core/heat/vapour'
 import { restSeconds, type Method, type Phase, type PlannedStage, type Program, type Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
@@ -74,10 +74,14 @@ const AFTERWARDS = 120
 /** Each change of place takes about this long of a cook's time, s; estimate. */
 const MOVING = 60
 
-/** @throws InfeasibleError */
-export function planMethod<S extends Resting>(method: Method<S>, setup: Setup<S>, target: number): Plan {
+/**
+ * @param byClock the free quantity as the cook gives it, s; solved for the target where it is null
+ * @throws InfeasibleError
+ */
+export function planMethod<S extends Resting>(method: Method<S>, setup: Setup<S>, target: number, byClock: number | null = null): Plan {
   const reason = method.unsuited(setup, target)
-  if (reason !== null) throw new InfeasibleError(reason, null, null)
+  if (reason !== null && byClock === null) throw new InfeasibleError(reason, null, null)
+  if (byClock !== null) return readPlan(method, setup, target, byTheClock(method, setup, byClock))
   const solved = solveMethod(method, setup, target)
   if (solved.misses !== 'none' && !heldLong(solved, target)) throw infeasible(method, setup, target, solved)
   return readPlan(method, setup, target, solved)
@@ -87,6 +91,21 @@ export function planMethod<S extends Resting>(method: Method<S>, setup: Setup<S>
 const heldLong = ({ misses, run: outcome }: Solved, target: number): boolean =>
   misses === 'too hot at the least' && outcome.peak.core <= target + HELD_WITHIN
 const HELD_WITHIN = 0.5
+
+/** Nothing solved: what comes of just so long. */
+function byTheClock<S extends Resting>(method: Method<S>, setup: Setup<S>, free: number): Solved {
+  const program = method.program(setup, free)
+  const outcome = run(method.subject(setup, 'fine'), untilRested(program), recordingFor(program, setup.settings))
+  const coarse = (seconds: number): number =>
+    run(
+      method.subject(setup, 'coarse'),
+      untilRested(method.program(setup, seconds)),
+      { ...KEEP_ENDS, untilPastPeakBy: PAST_PEAK },
+      COARSE_STEPS
+    ).peak.core
+  const more = Math.max(20, 0.05 * free)
+  return { free, run: outcome, peakRate: (coarse(free + more) - coarse(free)) / more, misses: 'none' }
+}
 
 /** The solve alone, whether it meets the target or not. */
 function solveMethod<S extends Resting>(method: Method<S>, setup: Setup<S>, target: number): Solved {

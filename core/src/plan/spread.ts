@@ -5,7 +5,7 @@
  */
 import { valueAt } from '#core/heat/history'
 import { COARSE_STEPS, run, type Recording } from '#core/heat/program'
-import { panStages, panSubject, type PanSetup, type Spell } from '#core/method/panSear'
+import { flatSpells, panStages, panSubject, type PanSetup, type Spell } from '#core/method/panSear'
 import { drawUnknowns, withUnknowns, type Percentiles } from './belief'
 import { percentile, Randomness } from './random'
 import type { PanPlan } from './panPlan'
@@ -85,12 +85,13 @@ function reaches(varied: PanSetup, plan: PanPlan, time: readonly number[], core:
 
 /** The plan's own turning carried on to three times its length: the last side kept down where it turns few times. */
 function carriedOn(spells: readonly Spell[]): Spell[] {
-  const few = spells.length <= 4
-  const last = spells[spells.length - 1]
+  const flat = flatSpells(spells)
+  const few = flat.length <= 4
+  const last = flat[flat.length - 1]
   const other = last.state === 'first down' ? 'second down' : 'first down'
   return [
     ...spells,
-    ...Array.from({ length: 2 * spells.length }, (_, i): Spell => ({
+    ...Array.from({ length: 2 * flat.length }, (_, i): Spell => ({
       state: !few && i % 2 === 0 ? other : last.state,
       seconds: last.seconds
     }))

@@ -1,6 +1,6 @@
 /** A plan turned into the trial that beliefs are drawn from. */
 import type { Method, Resting } from '#core/method/method'
-import { panSear, panStages, panSubject, type PanSetup, type Spell } from '#core/method/panSear'
+import { edgeSeconds, flatSpells, panSear, panStages, panSubject, type PanSetup, type Spell } from '#core/method/panSear'
 import type { Setup } from '#core/method/setup'
 import type { Trial } from './belief'
 import type { Plan } from './plan'
@@ -27,22 +27,23 @@ export function panTrialOf(setup: PanSetup, plan: PanPlan): Trial<PanSetup['sett
     setup,
     subject: panSubject,
     stages: (varied, free) => panStages(varied, inRhythm(plan.spells, free), LONGEST_REST),
-    free: plan.pull.time,
+    free: plan.pull.time - edgeSeconds(plan.spells),
     goal: panSear.goal(setup, plan.target)
   }
 }
 
 function inRhythm(spells: readonly Spell[], seconds: number): Spell[] {
-  const few = spells.length <= 4
-  const last = spells[spells.length - 1]
+  const flat = flatSpells(spells)
+  const few = flat.length <= 4
+  const last = flat[flat.length - 1]
   const other = last.state === 'first down' ? 'second down' : 'first down'
   const found: Spell[] = []
   let left = seconds
   for (let i = 0; left > 0; i++) {
-    const more = (i - spells.length) % 2 === 0 && !few ? other : last.state
-    const spell: Spell = i < spells.length ? spells[i] : { state: more, seconds: few ? left : last.seconds }
+    const more = (i - flat.length) % 2 === 0 && !few ? other : last.state
+    const spell: Spell = i < flat.length ? flat[i] : { state: more, seconds: few ? left : last.seconds }
     found.push({ ...spell, seconds: Math.min(left, spell.seconds) })
     left -= spell.seconds
   }
-  return found
+  return [...found, ...spells.filter(s => s.state === 'on edge')]
 }

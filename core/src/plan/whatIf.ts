@@ -3,10 +3,23 @@
  * clock of the plan: the reason for a ruler, a hot pan and a probe.
  */
 import { KEEP_ENDS, run } from '#core/heat/program'
-import { panStages, panSubject, type PanSetup, type Spell } from '#core/method/panSear'
+import { edgeSeconds, flatSpells, panStages, panSubject, type PanSetup, type Spell } from '#core/method/panSear'
 import type { PanPlan } from './panPlan'
 
-export type WhatIfId = 'thicker' | 'thinner' | 'colder' | 'cooler pan' | 'turned once' | 'late' | 'foil' | 'no rest'
+export type WhatIfId =
+  | 'thicker'
+  | 'thinner'
+  | 'colder'
+  | 'cooler pan'
+  | 'hotter oven'
+  | 'hotter coals'
+  | 'cooler lid'
+  | 'warmer bath'
+  | 'no lid'
+  | 'turned once'
+  | 'late'
+  | 'foil'
+  | 'no rest'
 
 export interface Consequence {
   readonly id: WhatIfId
@@ -20,7 +33,7 @@ export const MISJUDGED_MM = 3
 export const COOLER_PAN_K = 40
 export const LATE_S = 60
 /** A fridge, °C; a piece that is colder than this already has no colder start to fear. */
-const FRIDGE_C = 4
+export const FRIDGE_C = 4
 /** Turned once, or twice a side. */
 const SELDOM = 4
 const LONGEST_REST = 40 * 60
@@ -34,17 +47,19 @@ export function whatIf(setup: PanSetup, plan: PanPlan): Consequence[] {
     const thicknessMm = Math.max(3, piece.thicknessMm + mm)
     return { ...setup, piece: { ...piece, thicknessMm, weightG: (piece.weightG * thicknessMm) / piece.thicknessMm } }
   }
-  const half = plan.pull.time / 2
+  const half = (plan.pull.time - edgeSeconds(plan.spells)) / 2
   const once: Spell[] = [
     { state: 'first down', seconds: half },
     { state: 'second down', seconds: half }
   ]
-  const last = plan.spells[plan.spells.length - 1]
+  const flat = flatSpells(plan.spells)
+  const edge = plan.spells.filter(s => s.state === 'on edge')
+  const last = flat[flat.length - 1]
   // Who turns often goes on turning; who turns seldom forgets it where it lies.
   const longer: Spell[] =
-    plan.spells.length > SELDOM
-      ? [...plan.spells, { state: last.state === 'first down' ? 'second down' : 'first down', seconds: LATE_S }]
-      : [...plan.spells.slice(0, -1), { ...last, seconds: last.seconds + LATE_S }]
+    flat.length > SELDOM
+      ? [...flat, { state: last.state === 'first down' ? 'second down' : 'first down', seconds: LATE_S }]
+      : [...flat.slice(0, -1), { ...last, seconds: last.seconds + LATE_S }]
   const found: [WhatIfId, number | null][] = [
     ['thicker', peak(thickness(MISJUDGED_MM), plan.spells)],
     ['thinner', peak(thickness(-MISJUDGED_MM), plan.spells)],
@@ -55,8 +70,8 @@ export function whatIf(setup: PanSetup, plan: PanPlan): Consequence[] {
         ? peak({ ...setup, settings: { ...settings, panC: settings.panC - COOLER_PAN_K } }, plan.spells)
         : null
     ],
-    ['turned once', plan.spells.length > 2 ? peak(setup, once) : null],
-    ['late', peak(setup, longer)],
+    ['turned once', flat.length > 2 ? peak(setup, [...once, ...edge]) : null],
+    ['late', peak(setup, [...longer, ...edge])],
     ['foil', settings.cover === 'bare' ? peak({ ...setup, settings: { ...settings, cover: 'loose foil' } }, plan.spells) : null],
     ['no rest', plan.pull.core]
   ]

@@ -5,15 +5,13 @@
 import { PUBLIC_HEALTH } from '#core/doneness/scale'
 import { showTemperature, shownText } from '#core/quantity/format'
 import type { Intact } from '#core/meat/piece'
+import { OILS, type Oil } from '#core/kit/oil'
 import type { UnitSystem } from '#core/quantity/units'
 
 export interface Caution {
   readonly id: 'below public health' | 'smoke' | 'not intact' | 'vulnerable'
   readonly text: string
 }
-
-/** Most frying oils smoke between 200 and 235 °C (common practice, no source). */
-const OIL_SMOKES = 230
 
 /** Minced or needled meat: 71 °C at once (USDA), or 70 °C for 2 min (UK FSA); both from memory. */
 export const NOT_INTACT_C = 71
@@ -24,7 +22,7 @@ export interface Table {
 }
 const ORDINARY: Table = { intact: 'yes', vulnerable: false }
 
-export function cautionsFor(targetC: number, panC: number, system: UnitSystem, table: Table = ORDINARY): Caution[] {
+export function cautionsFor(targetC: number, panC: number, system: UnitSystem, table: Table = ORDINARY, oil: Oil = OILS[0]): Caution[] {
   const cautions: Caution[] = []
   if (table.intact !== 'yes' && targetC < NOT_INTACT_C) {
     const safe = shownText(showTemperature(NOT_INTACT_C, system))
@@ -44,11 +42,17 @@ export function cautionsFor(targetC: number, panC: number, system: UnitSystem, t
       text: `Public-health advice for whole cuts is ${safe} and 3 min of rest. Below it: only intact meat, never needled, rolled or minced, and not for guests who are pregnant, very young, old or immune-suppressed. Local codes come first.`
     })
   }
-  if (panC > OIL_SMOKES) {
+  if (panC > oil.smokesC) {
     cautions.push({
       id: 'smoke',
-      text: `Above ${shownText(showTemperature(OIL_SMOKES, system))} most oils smoke and may catch: open a window, oil the meat and not the pan, keep a lid at hand.`
+      text: `${oil.name} smokes from about ${shownText(showTemperature(oil.smokesC, system))} and may catch further on: open a window, oil the meat and not the pan, keep a lid at hand${better(panC, oil)}.`
     })
   }
   return cautions
+}
+
+/** Another fat that bears this pan, if there is one. */
+function better(panC: number, oil: Oil): string {
+  const [other] = OILS.filter(o => o.smokesC >= panC && o.id !== oil.id).sort((a, b) => a.smokesC - b.smokesC)
+  return (other as Oil | undefined) ? `; ${other.name.toLowerCase()} bears it` : ''
 }

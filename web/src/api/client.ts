@@ -4,6 +4,7 @@ import type { CookEvent } from '#core/cook/events'
 import type { Phase } from '#core/cook/progress'
 import type { NewCook } from '#core/formats/cookSchema'
 import type { PrintedSheet } from '#core/formats/sheetSchema'
+import type { Kit } from '#core/kit/kit'
 import type { Packet } from '#core/meat/larder'
 import type { Order } from '#core/meat/orderSlip'
 import type { UnitSystem } from '#core/quantity/units'
@@ -75,6 +76,8 @@ export const api = {
   packets: (): Promise<{ packets: Packet[] }> => ask('GET', '/packets'),
   keep: (packet: Packet): Promise<Packet> => ask('PUT', `/packets/${encodeURIComponent(packet.id)}`, packet),
   use: (id: string): Promise<void> => ask('DELETE', `/packets/${encodeURIComponent(id)}`),
+  kit: (): Promise<{ kit: Kit | null }> => ask('GET', '/kit'),
+  putKit: (kit: Kit): Promise<{ kit: Kit }> => ask('PUT', '/kit', kit),
   sheetPdf: (sheet: PrintedSheet): Promise<Blob> => askPdf('/print/call-sheet', sheet),
   orderPdf: (order: Order, units: UnitSystem): Promise<Blob> => askPdf('/print/order-slip', { order, units }),
   cooks: (search: string): Promise<{ cooks: CookSummary[] }> => ask('GET', `/cooks?search=${encodeURIComponent(search)}`),

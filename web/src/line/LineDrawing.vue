@@ -7,13 +7,22 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { valueAt } from '#core/heat/history'
-import type { PanPlan } from '#core/plan/panPlan'
+import type { Phase } from '#core/method/method'
+import { phaseName } from '#core/plan/everyMethod'
+import type { Plan } from '#core/plan/plan'
 import type { Spread } from '#core/plan/spread'
 import { showClock, showTemperature, shownText } from '#core/quantity/format'
 import { useUnits } from '../stores/units'
 import { bandPath, degreeTicks, linePath, minuteTicks, scale } from './axes'
 
-const props = defineProps<{ plan: PanPlan; spread: Spread | null; preheatS: number | null; moment: number }>()
+const props = defineProps<{
+  plan: Plan
+  spread: Spread | null
+  /** Of the pan it begins in; null where it begins elsewhere. */
+  preheatS: number | null
+  turns?: readonly number[]
+  moment: number
+}>()
 const emit = defineEmits<{ 'update:moment': [seconds: number] }>()
 
 const units = useUnits()
@@ -26,17 +35,21 @@ const RIGHT = 54
 const RIBBON = { top: 2, height: 30 }
 const CORE = { top: 50, bottom: 182 }
 const HEAT = { top: 200, bottom: 258 }
-const AFTER = 75
+/** Shown beyond the carving, as a share of the whole. */
+const AFTER = 0.06
 
-const start = computed(() => -(props.preheatS ?? 240))
-const end = computed(() =>
-  Math.min(Math.max(props.plan.carve.time, props.plan.peak.time) + AFTER, Math.max(last(props.plan.history.time), props.plan.carve.time))
-)
+const start = computed(() => -(props.preheatS ?? 0))
+const end = computed(() => Math.max(props.plan.carve.time, Math.min(props.plan.peak.time, last(props.plan.history.time))) * (1 + AFTER))
 const x = computed(() => scale(start.value, end.value, LEFT, Math.max(width.value - RIGHT, LEFT + 50)))
 const topC = computed(() => Math.ceil((Math.max(props.plan.peak.core, props.plan.target, ...(props.spread?.high ?? [])) + 6) / 10) * 10)
 const core = computed(() => scale(0, topC.value, CORE.bottom, CORE.top))
-const heat = computed(() => scale(0, Math.max(240, ...props.plan.history.plate.map(p => p ?? 0)), HEAT.bottom, HEAT.top))
+const heat = computed(() => scale(0, heatTop(), HEAT.bottom, HEAT.top))
 
+function heatTop(): number {
+  const { plate, first, second } = props.plan.history
+  return Math.max(wetOnly.value ? 100 : 240, ...[plate, first, second].flatMap(s => s.map(v => v ?? 0)))
+}
+const wetOnly = computed(() => props.plan.phases.every(p => KIND[p.phase] === 'wet' || p.phase === 'rest'))
 const times = computed(() => minuteTicks(start.value, end.value, width.value))
 const coreTicks = computed(() => degreeTicks(0, topC.value, 5, units.system))
 const heatTicks = computed(() => degreeTicks(50, heat.value.to, 3, units.system))
@@ -45,34 +58,62 @@ interface Part {
   readonly name: string
   readonly from: number
   readonly to: number
-  readonly kind: 'prepare' | 'heat' | 'sear' | 'rest' | 'carve'
+  readonly kind: 'heat' | 'sear' | 'hot' | 'wet' | 'rest' | 'carve'
+}
+const KIND: Record<Phase, Part['kind']> = {
+  sear: 'sear',
+  'fat edge': 'sear',
+  rewarm: 'sear',
+  coals: 'sear',
+  oven: 'hot',
+  'under the lid': 'hot',
+  bath: 'wet',
+  pot: 'wet',
+  cool: 'wet',
+  rest: 'rest'
 }
 const parts = computed((): Part[] => {
   const { plan } = props
-  const turns = plan.turns.length
+  const turns = props.turns?.length ?? 0
+  const seared = turns === 1 ? 'sear, one turn' : `sear, ${turns} turns`
   return [
-    { name: 'Heat the pan', from: start.value, to: 0, kind: 'heat' },
-    { name: turns === 1 ? 'Sear, one turn' : `Sear, ${turns} turns`, from: 0, to: plan.pull.time, kind: 'sear' },
-    { name: 'Rest', from: plan.pull.time, to: plan.carve.time, kind: 'rest' },
-    { name: 'Carve', from: plan.carve.time, to: end.value, kind: 'carve' }
+    ...(props.preheatS === null ? [] : [{ name: 'Heat the pan', from: start.value, to: 0, kind: 'heat' as const }]),
+    ...plan.phases.map(p => ({
+      name: capital(p.phase === 'sear' && turns > 0 ? seared : p.phase === 'rest' ? 'rest' : phaseName(p)),
+      from: p.from,
+      to: p.to,
+      kind: KIND[p.phase]
+    })),
+    { name: 'Carve', from: plan.carve.time, to: end.value, kind: 'carve' as const }
   ]
 })
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 const fits = (p: Part): boolean => x.value(p.to) - x.value(p.from) > p.name.length * 7.4 + 14
 
 const history = computed(() => props.plan.history)
 const read = (series: readonly number[]): number => valueAt(history.value.time, series, props.moment)
 const plateNow = computed(() =>
-  props.moment <= props.plan.pull.time && props.moment >= 0 ? read(history.value.plate.map(p => p ?? 0)) : null
+  metal.value && props.moment <= props.plan.pull.time && props.moment >= 0 ? read(history.value.plate.map(p => p ?? 0)) : null
 )
 const now = computed(() => {
   const degrees = (c: number): string => shownText(showTemperature(c, units.system))
   const when = props.moment < 0 ? `${showClock(-props.moment)} before` : `${showClock(props.moment)} on`
   const parts = [when, `core ${degrees(read(history.value.core))}`]
-  if (plateNow.value !== null) parts.push(`pan ${degrees(plateNow.value)}`)
+  if (plateNow.value !== null) parts.push(`${wetNow.value ? 'water' : 'pan'} ${degrees(plateNow.value)}`)
   return parts.join(' · ')
 })
+const metal = computed(() => history.value.plate.some(p => p !== null))
+const inWater = (p: { phase: Phase }): boolean => p.phase === 'pot'
+const wet = computed(() => props.plan.phases.some(inWater))
+const wetNow = computed(() => props.plan.phases.some(p => inWater(p) && props.moment > p.from && props.moment <= p.to))
 const pullX = computed(() => x.value(props.plan.pull.time))
 const peakX = computed(() => x.value(props.plan.peak.time))
+/** Too near each other for two labels. */
+const close = computed(() => peakX.value - pullX.value < 100)
+const pullText = computed(() => {
+  const degrees = (c: number): string => shownText(showTemperature(c, units.system))
+  return `off at ${degrees(props.plan.pull.core)}${close.value ? `, peak ${degrees(props.plan.peak.core)}` : ''}`
+})
 
 function at(event: PointerEvent): number {
   const left = box.value?.getBoundingClientRect().left ?? 0
@@ -118,12 +159,12 @@ function last(values: readonly number[]): number {
   >
     <svg v-if="width > 0" :width="width" :height="HEIGHT" aria-hidden="true">
       <g class="ribbon">
-        <g v-for="p in parts" :key="p.name" :class="p.kind">
+        <g v-for="p in parts" :key="p.from" :class="p.kind">
           <rect :x="x(p.from)" :y="RIBBON.top" :width="Math.max(0, x(p.to) - x(p.from) - 1.5)" :height="RIBBON.height" />
           <title>{{ p.name }}</title>
         </g>
-        <line v-for="t in plan.turns" :key="t" class="turn" :x1="x(t)" :x2="x(t)" :y1="RIBBON.top + 19" :y2="RIBBON.top + RIBBON.height" />
-        <g v-for="p in parts" :key="`t${p.name}`" :class="p.kind">
+        <line v-for="t in turns ?? []" :key="t" class="turn" :x1="x(t)" :x2="x(t)" :y1="RIBBON.top + 19" :y2="RIBBON.top + RIBBON.height" />
+        <g v-for="p in parts" :key="`t${p.from}`" :class="p.kind">
           <text v-if="fits(p)" :x="x(p.from) + 8" :y="RIBBON.top + 15">{{ p.name }}</text>
         </g>
       </g>
@@ -165,17 +206,17 @@ function last(values: readonly number[]): number {
       <path class="face" :d="linePath(history.time, history.first, x, heat)" />
       <path class="face second" :d="linePath(history.time, history.second, x, heat)" />
       <g class="names">
-        <text :x="LEFT + 2" :y="core(plan.history.core[0]) - 8">core{{ spread ? ', with what is not known' : '' }}</text>
-        <text :x="LEFT + 2" :y="HEAT.top + 6">pan and both faces</text>
+        <text :x="LEFT + 2" :y="CORE.top + 12">core{{ spread ? ', with what is not known' : '' }}</text>
+        <text :x="LEFT + 2" :y="HEAT.top - 5">{{ wet ? 'water and both faces' : metal ? 'pan and both faces' : 'both faces' }}</text>
       </g>
 
       <line class="pull" :x1="pullX" :x2="pullX" :y1="RIBBON.top + RIBBON.height" :y2="HEAT.bottom" />
       <circle class="pull" :cx="pullX" :cy="core(plan.pull.core)" r="5" />
       <text class="strong" :x="pullX - 10" :y="core(plan.pull.core) - 9" text-anchor="end">
-        off at {{ shownText(showTemperature(plan.pull.core, units.system)) }}
+        {{ pullText }}
       </text>
       <circle class="peak" :cx="peakX" :cy="core(plan.peak.core)" r="4.5" />
-      <text class="strong ox" :x="peakX" :y="core(plan.peak.core) - 11" text-anchor="middle">
+      <text v-if="!close" class="strong ox" :x="peakX" :y="core(plan.peak.core) - 11" text-anchor="middle">
         peak {{ shownText(showTemperature(plan.peak.core, units.system)) }}
       </text>
 
@@ -212,6 +253,16 @@ text {
 }
 .ribbon .sear text {
   fill: #fff;
+}
+.hot rect {
+  fill: #a3502f;
+}
+.ribbon .hot text,
+.ribbon .wet text {
+  fill: #fff;
+}
+.wet rect {
+  fill: #3f6670;
 }
 .rest rect {
   fill: #c9a35a;

@@ -14,12 +14,12 @@ export function scale(from: number, to: number, pxFrom: number, pxTo: number): S
   return Object.assign(map, { from, to })
 }
 
-const MINUTE_STEPS = [1, 2, 5, 10, 15, 30, 60]
+const MINUTE_STEPS = [1, 2, 5, 10, 15, 30, 60, 120, 240, 480]
 
 /** Whole minutes on the axis, about one for each 70 px. */
 export function minuteTicks(from: number, to: number, width: number): { seconds: number; label: string }[] {
   const minutes = (to - from) / 60
-  const step = MINUTE_STEPS.find(s => minutes / s <= width / 70) ?? 120
+  const step = MINUTE_STEPS.find(s => minutes / s <= width / 70) ?? 720
   const ticks: { seconds: number; label: string }[] = []
   for (let m = Math.ceil(from / 60 / step) * step; m * 60 <= to; m += step)
     ticks.push({ seconds: m * 60, label: m === 0 ? 'on' : m > 0 ? `+${m}` : `−${-m}` })

@@ -16,7 +16,7 @@ import { kept } from './kept'
 import type { PlanResult } from './planner'
 
 export type Said =
-  | { kind: 'lit' | 'laid' | 'turned' | 'lifted' | 'returned' | 'pulled' | 'carved' }
+  | { kind: 'lit' | 'laid' | 'turned' | 'edged' | 'lifted' | 'returned' | 'pulled' | 'carved' }
   | { kind: 'reading'; coreC: number }
   | { kind: 'undone'; undoes: string }
 

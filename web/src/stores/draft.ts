@@ -38,6 +38,10 @@ export const useDraft = defineStore('draft', () => {
     request.value = { ...request.value, ...part }
     touched.value = true
   }
+  /** What comes of the kit and not of the cook's hand. */
+  function lay(part: Partial<PlanRequest>): void {
+    request.value = { ...request.value, ...part }
+  }
   function changePiece(part: Partial<Piece>): void {
     change({ piece: { ...request.value.piece, ...part } })
   }
@@ -71,5 +75,5 @@ export const useDraft = defineStore('draft', () => {
     for (const field of Object.keys(problems)) delete problems[field]
   }
 
-  return { request, touched, problems, cut, contradiction, table, firstProblem, change, changePiece, complain, take, put }
+  return { request, touched, problems, cut, contradiction, table, firstProblem, change, lay, changePiece, complain, take, put }
 })

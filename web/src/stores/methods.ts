@@ -4,7 +4,7 @@
  */
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
-import { dialsOf, type DialKey, type Dialled } from '#core/method/dials'
+import { dialsOf, fitsDial, type DialKey, type Dialled, type DialValues } from '#core/method/dials'
 import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
 import type { Compared } from '#core/plan/compare'
 import type { PlanRequest } from '#core/plan/request'
@@ -20,7 +20,7 @@ function parseTurned(stored: unknown): Turned {
     const given = (stored as Turned)[kind] ?? {}
     const fine = dialsOf(kind).flatMap(d => {
       const value = given[d.key]
-      return typeof value === 'number' && value >= d.range[0] && value <= d.range[1] ? [[d.key, value] as const] : []
+      return fitsDial(d, value) ? [[d.key, value] as const] : []
     })
     found[kind] = Object.fromEntries(fine)
   }
@@ -39,14 +39,17 @@ export const useMethods = defineStore('methods', () => {
   const failed = shallowRef<string | null>(null)
   /** Only while somebody looks. */
   const watched = shallowRef(false)
+  /** The one way that somebody looks at in full. */
+  const followed = shallowRef<MethodKind | null>(null)
   const first = shallowRef<MethodKind>('pan sear')
   let hands: Hand[] = []
   let round = 0
 
-  /** What an answer hangs on; the pan's own settings of the Fire do not count here. */
+  /** What an answer hangs on; how the pan is set counts for the pan alone. */
   const keyFor = (request: PlanRequest, kind: MethodKind): string => {
-    const { piece, room, panId, ringId, scaleId, targetC } = request
-    return JSON.stringify([piece, room, panId, ringId, scaleId, targetC, turned.value[kind] ?? {}])
+    if (kind === 'pan sear') return JSON.stringify([request, turned.value[kind] ?? {}])
+    const { piece, room, panId, ringId, scaleId, ownScale, targetC, kit } = request
+    return JSON.stringify([piece, room, panId, ringId, scaleId, ownScale, targetC, kit, turned.value[kind] ?? {}])
   }
   const current = (kind: MethodKind): Compared | null => {
     const answer = answers.value[kind]
@@ -55,15 +58,74 @@ export const useMethods = defineStore('methods', () => {
   const rows = computed(() => METHOD_KINDS.map(kind => ({ kind, compared: current(kind), stale: answers.value[kind]?.compared ?? null })))
   const working = computed(() => watched.value && rows.value.some(r => r.compared === null))
 
-  function turn(kind: MethodKind, key: DialKey, value: number): void {
+  function turn<K extends DialKey>(kind: MethodKind, key: K, value: DialValues[K]): void {
     first.value = kind
+    if (kind === 'pan sear' && key !== 'byClockS') {
+      turnPan(key, value)
+      return
+    }
     turned.value = { ...turned.value, [kind]: { ...turned.value[kind], [key]: value } }
   }
+  /** In a pan alone the settings are the draft's own, the same that the pan's page shows. */
+  function turnPan(key: DialKey, value: DialValues[DialKey]): void {
+    const { rest } = draft.request
+    const seconds = rest.kind === 'clock' ? rest.seconds : 600
+    if (key === 'restSchool') draft.change({ rest: value === 'clock' ? { kind: 'clock', seconds } : { kind: value as 'to the peak' } })
+    else if (key === 'restS') draft.change({ rest: { kind: 'clock', seconds: value as number } })
+    else if (key === 'cover') draft.change({ cover: value === 'loose foil' ? 'loose foil' : 'bare' })
+    else draft.change({ [key]: value })
+  }
   function set(kind: MethodKind, dials: Dialled): void {
+    if (kind === 'pan sear') {
+      for (const [key, value] of Object.entries(dials)) if (key !== 'byClockS') turnPan(key as DialKey, value as DialValues[DialKey])
+    }
     turned.value = { ...turned.value, [kind]: dials }
   }
   function asUsual(kind: MethodKind): void {
     turned.value = { ...turned.value, [kind]: {} }
+  }
+
+  // The one looked at in full is answered by a worker that stays warm: a hand on a dial should not wait for it to wake.
+  let warm: Hand | null = null
+  let busySince: number | null = null
+  let waiting: MethodKind | null = null
+  const TOO_LONG_MS = 400
+
+  function ask(kind: MethodKind): void {
+    waiting = kind
+    if (busySince !== null) {
+      if (performance.now() - busySince < TOO_LONG_MS) return
+      // What it still works on is of no use to anybody.
+      warm?.stop()
+      warm = null
+      busySince = null
+    }
+    void answerNext()
+  }
+  async function answerNext(): Promise<void> {
+    while (waiting !== null) {
+      const kind = waiting
+      waiting = null
+      warm ??= hireWorker()
+      const hand = warm
+      const key = keyFor(draft.request, kind)
+      busySince = performance.now()
+      try {
+        const compared = (await hand.remote.method(draft.request, kind, turned.value[kind] ?? {})) as Compared
+        if (hand !== warm) return
+        answers.value = { ...answers.value, [kind]: { key, compared } }
+        failed.value = null
+      } catch {
+        if (hand !== warm) return
+        failed.value = `The engine failed on ${kind}. Change something and it tries again.`
+      }
+      busySince = null
+    }
+  }
+
+  const stale = (kind: MethodKind): Compared | null => answers.value[kind]?.compared ?? null
+  function follow(kind: MethodKind | null): void {
+    followed.value = kind
   }
 
   const CREW = 2
@@ -92,9 +154,10 @@ export const useMethods = defineStore('methods', () => {
       })
     )
   }
-  watch([() => draft.request, turned, watched], () => {
+  watch([() => draft.request, turned, watched, followed], () => {
     if (watched.value) void workAll()
+    else if (followed.value && current(followed.value) === null) ask(followed.value)
   })
 
-  return { turned, rows, working, failed, watched, turn, set, asUsual, current }
+  return { turned, rows, working, failed, watched, follow, stale, turn, set, asUsual, current }
 })

@@ -1,16 +1,20 @@
 /** The engine off the main thread. */
 import { expose } from 'comlink'
 import { followRest, planPanSear, type PanPlan } from '#core/plan/panPlan'
-import { InfeasibleError } from '#core/plan/plan'
+import { methodSpread } from '#core/plan/methodSpread'
+import { methodWhatIf } from '#core/plan/methodWhatIf'
+import { InfeasibleError, type Plan } from '#core/plan/plan'
+import { secondServing, type SecondServing } from '#core/plan/secondServing'
 import { RequestError, setupOf, type PlanRequest } from '#core/plan/request'
 import { planSpread, type Spread } from '#core/plan/spread'
 import { CUTS, cutById } from '#core/meat/cuts'
 import { thawSeconds, type ThawingHow } from '#core/meat/larder'
 import type { Spell } from '#core/method/panSear'
 import type { Dialled } from '#core/method/dials'
-import type { MethodKind } from '#core/method/methods'
+import type { Method } from '#core/method/method'
+import { METHODS, type MethodKind, type SettingsOf } from '#core/method/methods'
 import type { Compared as ComparedMethod } from '#core/plan/compare'
-import { compareFor } from '#core/plan/everyMethod'
+import { compareFor, setupFor } from '#core/plan/everyMethod'
 import { FIRST_REQUEST } from '#core/plan/firstRequest'
 import { comparePreparations, warmedUp, type Compared, type Preparation } from '#core/plan/preparation'
 import { whatIf, type Consequence } from '#core/plan/whatIf'
@@ -26,6 +30,12 @@ export interface PlannerWorker {
   spread(request: PlanRequest, plan: PanPlan): Spread
   /** One method on the piece, planned and weighed; a refusal where the piece cannot be cooked so. */
   method(request: PlanRequest, kind: MethodKind, turned: Dialled): ComparedMethod
+  /** How sure that plan is. */
+  methodSpread(request: PlanRequest, kind: MethodKind, turned: Dialled, plan: Plan): Spread
+  /** What comes of it by that method if one thing is not as said. */
+  methodWhatIf(request: PlanRequest, kind: MethodKind, turned: Dialled, plan: Plan): readonly Consequence[]
+  /** What is cut off it put back to the heat, for whoever wants it further done. */
+  second(request: PlanRequest, kind: MethodKind, turned: Dialled, plan: Plan, targetC: number): SecondServing | { readonly refused: string }
   /** What three thicknesses of a cut allow. */
   thicknesses(cutId: string): readonly Allows[]
   /** Every school of drying and of taking off the chill, for this piece. */
@@ -50,6 +60,8 @@ function guarded(work: () => PanPlan): Planned {
   }
 }
 
+const methodOf = <K extends MethodKind>(kind: K): Method<SettingsOf[K]> => METHODS[kind] as Method<SettingsOf[K]>
+
 const worker: PlannerWorker = {
   plan: request =>
     request.piece.form === 'roast'
@@ -63,6 +75,16 @@ const worker: PlannerWorker = {
       return compareFor(request, kind, turned)
     } catch (error) {
       if (error instanceof RequestError) return { kind, unsuited: error.message, nearestC: null }
+      throw error
+    }
+  },
+  methodSpread: (request, kind, turned, plan) => methodSpread(methodOf(kind), setupFor(request, kind, turned), plan),
+  methodWhatIf: (request, kind, turned, plan) => methodWhatIf(methodOf(kind), setupFor(request, kind, turned), plan),
+  second: (request, kind, turned, plan, targetC) => {
+    try {
+      return secondServing(methodOf(kind), setupFor(request, kind, turned), plan, targetC)
+    } catch (error) {
+      if (error instanceof InfeasibleError) return { refused: error.message }
       throw error
     }
   },

@@ -4,11 +4,24 @@ import { Button as AButton } from 'ant-design-vue'
 import dayjs from 'dayjs'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { floorAreaM2, panById } from '#core/kit/pan'
+import { floorAreaM2 } from '#core/kit/pan'
+import { panOf } from '#core/plan/request'
 import { keepingOf } from '#core/meat/larder'
-import { faceAreaM2, PIECE_LIMITS, SURFACES, weightFromSize, type Intact, type Piece, type SurfaceState } from '#core/meat/piece'
+import {
+  coatsFor,
+  faceAreaM2,
+  OUTSIDE_LIMITS_MM,
+  outsideOf,
+  PIECE_LIMITS,
+  SURFACES,
+  weightFromSize,
+  type Intact,
+  type Outside,
+  type Piece,
+  type SurfaceState
+} from '#core/meat/piece'
 import { NOT_INTACT_C } from '#core/safety/cautions'
-import { bandOf, PUBLIC_HEALTH, scaleById, SCALES } from '#core/doneness/scale'
+import { bandOf, PUBLIC_HEALTH, scaleOf } from '#core/doneness/scale'
 import type { Measure } from '#core/meat/contradiction'
 import { showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
@@ -68,6 +81,18 @@ function wedge(on: boolean): void {
   draft.put(even)
 }
 
+const outside = computed(() => outsideOf(piece.value))
+function cover(part: Partial<Outside>): void {
+  const { coats: _, ...bare } = piece.value
+  const coats = coatsFor({ ...outside.value, ...part }, piece.value.form)
+  draft.change({ piece: coats.length > 0 ? { ...bare, coats } : bare })
+}
+const OUTSIDES: readonly { key: keyof Outside; label: string }[] = [
+  { key: 'boneMm', label: 'Bone along it' },
+  { key: 'fatMm', label: 'Cap of fat' },
+  { key: 'pasteMm', label: 'Crust of paste' }
+]
+
 const intacts: { value: Intact; label: string }[] = [
   { value: 'yes', label: 'whole muscle' },
   { value: 'no', label: 'needled or rolled' },
@@ -88,7 +113,7 @@ const thinEndText = computed(() => {
   const found = thinEnd.value
   if (!found || found.of !== planner.current || found.peak === null || !planner.current) return null
   const { request } = planner.current
-  const word = bandOf(scaleById(request.scaleId) ?? SCALES[0], found.peak).word
+  const word = bandOf(scaleOf(request), found.peak).word
   return `${word}, ${shownText(showTemperature(found.peak, units.system))}`
 })
 const keeping = computed(() => (preparation.packet ? keepingOf(preparation.packet, Date.now()) : null))
@@ -115,7 +140,7 @@ const area = computed(() => faceAreaM2(piece.value, draft.cut))
 const areaText = computed(() =>
   units.system === 'metric' ? `${Math.round(area.value * 1e4)} cm²` : `${Math.round(area.value * 1550)} sq in`
 )
-const pan = computed(() => panById(draft.request.panId))
+const pan = computed(() => panOf(draft.request))
 const covered = computed(() => (pan.value ? Math.round(((area.value * piece.value.count) / floorAreaM2(pan.value)) * 100) : 0))
 const called = computed(() => mass(weightFromSize(piece.value, draft.cut)))
 const fridge = computed(
@@ -233,6 +258,19 @@ const filmText = computed(() => {
             guest is pregnant, very young, old or ill</label
           >
         </div>
+        <div class="outside">
+          <quantity-field
+            v-for="o in OUTSIDES"
+            :key="o.key"
+            :label="o.label"
+            dimension="length"
+            :range="OUTSIDE_LIMITS_MM"
+            :model-value="outside[o.key]"
+            @update:model-value="v => cover({ [o.key]: v })"
+            @problem="m => draft.complain(o.label, m)"
+          />
+          <p class="quiet">How thick each is on the outside; 0 for none. Weight and sizes are of the meat without them.</p>
+        </div>
         <choice-row label="Surface" :model-value="piece.surface" :options="surfaces" @update:model-value="v => measure({ surface: v })" />
         <p class="quiet surface">
           {{ SURFACES[piece.surface].means }}: about {{ filmText }} of water on both faces has to boil off before they brown.
@@ -321,6 +359,22 @@ main a {
   gap: 8px;
   align-items: center;
   padding-bottom: 6px;
+}
+.outside {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 18px;
+  align-items: end;
+  margin-bottom: 14px;
+}
+.outside > * {
+  width: 112px;
+}
+.outside > p {
+  width: auto;
+  max-width: 300px;
+  font-size: 13.5px;
+  padding-bottom: 2px;
 }
 .surface {
   margin-top: 6px;

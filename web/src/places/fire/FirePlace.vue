@@ -1,28 +1,39 @@
 <script setup lang="ts">
 /** How do I cook it: the plan as Section, Line and call sheet. */
 import { Button as AButton } from 'ant-design-vue'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { bandOf, scaleById, SCALES } from '#core/doneness/scale'
+import { bandOf, scaleOf } from '#core/doneness/scale'
 import { valueAt } from '#core/heat/history'
 import { SURFACES } from '#core/meat/piece'
 import { callSheet, remarks } from '#core/plan/callSheet'
 import { showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import { cautionsFor } from '#core/safety/cautions'
+import { dangersOf } from '#core/safety/dangers'
 import LineDrawing from '../../line/LineDrawing.vue'
 import SectionDrawing from '../../section/SectionDrawing.vue'
 import { useCook } from '../../stores/cook'
 import { useDraft } from '../../stores/draft'
+import { useGuests } from '../../stores/guests'
+import { useKit } from '../../stores/kit'
 import { usePlanner } from '../../stores/planner'
 import { useUnits } from '../../stores/units'
-import SheetLines from './SheetLines.vue'
-import WhatIf from './WhatIf.vue'
+import { askWorker } from '../../workers/planner'
+import CarveBoard from './CarveBoard.vue'
 import FireSettings from './FireSettings.vue'
+import FireTabs from './FireTabs.vue'
+import SafetyGate from './SafetyGate.vue'
+import SafetyLines from './SafetyLines.vue'
+import SheetLines from './SheetLines.vue'
+import TableBoard from './TableBoard.vue'
+import WhatIf from './WhatIf.vue'
 
 const draft = useDraft()
 const planner = usePlanner()
 const units = useUnits()
 const cook = useCook()
+const guests = useGuests()
+const kit = useKit()
 const router = useRouter()
 
 /** The last plan there was: shown faint, and never as current, while the next is worked out. */
@@ -32,7 +43,11 @@ const lines = computed(() =>
   shown.value ? callSheet(shown.value.request, shown.value.plan, stale.value ? null : planner.spread, units.system) : []
 )
 const said = computed(() => (planner.current ? remarks(planner.current.request, planner.current.plan, units.system) : []))
-const cautions = computed(() => cautionsFor(draft.request.targetC, draft.request.panC, units.system, draft.table))
+const cautions = computed(() => cautionsFor(draft.request.targetC, draft.request.panC, units.system, draft.table, kit.oil))
+const dangers = computed(() => dangersOf(draft.request.targetC, draft.table, planner.current?.plan ?? null, guests.reference))
+/** A yes holds for exactly this plan. */
+const agreedTo = shallowRef<object | null>(null)
+const agreed = computed(() => agreedTo.value !== null && agreedTo.value === planner.current)
 const comesOut = computed(() => {
   const plan = shown.value?.plan
   if (!plan) return []
@@ -75,7 +90,7 @@ const word = computed(() => {
   if (!plan || !shown.value) return undefined
   const reached = moment.value >= plan.peak.time ? plan.peak.core : (coreAt.value ?? 0)
   if (reached < 40) return moment.value < plan.pull.time ? 'still raw' : undefined
-  return bandOf(scaleById(shown.value.request.scaleId) ?? SCALES[0], reached).word
+  return bandOf(scaleOf(shown.value.request), reached).word
 })
 
 const piece = computed(() => draft.request.piece)
@@ -98,12 +113,12 @@ function light(): void {
 <template>
   <div class="place">
     <main>
+      <fire-tabs />
       <div class="head">
         <div>
           <h1>{{ title }}</h1>
           <p class="quiet">
-            {{ subtitle }} <router-link to="/bench">Change the piece</router-link> · <router-link to="/counter">another cut</router-link> ·
-            <router-link to="/fire/methods">every way to cook it</router-link>
+            {{ subtitle }} <router-link to="/bench">Change the piece</router-link> · <router-link to="/counter">another cut</router-link>
           </p>
         </div>
         <p v-if="!draft.touched" class="example">A ready example: change anything, or light the stove.</p>
@@ -131,9 +146,30 @@ function light(): void {
             </div>
           </dl>
         </div>
-        <line-drawing v-model:moment="moment" :plan="shown.plan" :spread="stale ? null : planner.spread" :preheat-s="shown.preheatS" />
+        <line-drawing
+          v-model:moment="moment"
+          :plan="shown.plan"
+          :spread="stale ? null : planner.spread"
+          :preheat-s="shown.preheatS ?? 240"
+          :turns="shown.plan.turns"
+        />
       </section>
-      <what-if v-if="shown && planner.state !== 'refused'" />
+      <template v-if="shown && planner.state !== 'refused'">
+        <what-if
+          :of="planner.current"
+          :scale="scaleOf(draft.request)"
+          :ask="() => askWorker(w => w.whatIf(planner.current!.request, planner.current!.plan))"
+        />
+        <table-board :request="draft.request" kind="pan sear" :turned="{}" :plan="planner.current?.plan ?? null" />
+        <carve-board
+          :class="{ stale }"
+          :piece="shown.request.piece"
+          :cut="draft.cut"
+          :loss="shown.plan.loss"
+          :peak-c="shown.plan.peak.core"
+          :guests="Math.max(1, guests.guests.length)"
+        />
+      </template>
     </main>
 
     <aside class="slate" aria-label="Call sheet">
@@ -151,11 +187,18 @@ function light(): void {
       </p>
       <sheet-lines v-if="shown && (planner.state === 'ready' || planner.state === 'working')" :lines="lines" :stale="stale" />
       <p v-for="r in said" :key="r" class="remark">{{ r }}</p>
+      <safety-gate
+        :dangers="planner.current ? dangers : []"
+        :agreed="agreed"
+        @agree="yes => (agreedTo = yes ? planner.current : null)"
+        @safer="targetC => draft.change({ targetC })"
+      />
+      <safety-lines v-if="shown" :plan="shown.plan" />
       <p v-for="c in cautions" :key="c.id" class="remark">{{ c.text }}</p>
       <p v-if="draft.contradiction" class="remark">
         Weight and size of the piece disagree. <router-link to="/bench">See the bench</router-link>
       </p>
-      <a-button class="go" :disabled="planner.state !== 'ready'" block @click="light">{{
+      <a-button class="go" :disabled="planner.state !== 'ready' || (dangers.length > 0 && !agreed)" block @click="light">{{
         cook.underWay ? 'Light the stove for this one' : 'Light the stove'
       }}</a-button>
     </aside>
@@ -177,7 +220,8 @@ function light(): void {
   padding: 6px 12px;
   max-width: 300px;
 }
-main a,
+main > .head a,
+.refused a,
 .remark a {
   color: inherit;
   text-decoration: underline;

@@ -1,38 +1,20 @@
 <script setup lang="ts">
 /** How it is to be cooked, every setting in sight. */
 import { computed } from 'vue'
-import { bandOf, scaleById, SCALES } from '#core/doneness/scale'
-import { PANS, RINGS } from '#core/kit/pan'
+import { ratedPower } from '#core/kit/pan'
 import type { RestLength } from '#core/method/method'
 import { PAN_LIMITS, type Cover, type Turning } from '#core/method/panSear'
-import { showTemperature, shownText } from '#core/quantity/format'
-import { TARGET_LIMITS } from '#core/formats/requestSchema'
+import { OILS } from '#core/kit/oil'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
 import PickField from '../../ui/PickField.vue'
 import QuantityField from '../../ui/QuantityField.vue'
 import { useDraft } from '../../stores/draft'
-import { useUnits } from '../../stores/units'
+import { useKit } from '../../stores/kit'
+import DonenessRow from './DonenessRow.vue'
 
 const draft = useDraft()
-const units = useUnits()
+const kit = useKit()
 const request = computed(() => draft.request)
-const scale = computed(() => scaleById(request.value.scaleId) ?? SCALES[0])
-
-const doneness = computed(() =>
-  scale.value.bands.map(b => ({
-    value: String(b.aim),
-    label: `${b.word} ${showTemperature(b.aim, units.system).figure}`,
-    hint: shownText(showTemperature(b.aim, units.system))
-  }))
-)
-const chosenBand = computed(() => String(bandOf(scale.value, request.value.targetC).aim))
-
-function changeScale(id: string): void {
-  const next = scaleById(id)
-  if (!next) return
-  const word = bandOf(scale.value, request.value.targetC).word
-  draft.change({ scaleId: id, targetC: next.bands.find(b => b.word === word)?.aim ?? request.value.targetC })
-}
 
 const TURNING: readonly { value: Turning; label: string }[] = [
   { value: 'once', label: 'once' },
@@ -61,31 +43,7 @@ function changeRest(value: RestSchool): void {
 
 <template>
   <div class="settings">
-    <div class="row">
-      <pick-field
-        class="school"
-        label="School"
-        :model-value="scale.id"
-        :options="SCALES.map(s => ({ value: s.id, label: s.name.replace(' school', '') }))"
-        :title="scale.says"
-        @update:model-value="changeScale"
-      />
-      <choice-row
-        label="Doneness"
-        :model-value="chosenBand"
-        :options="doneness"
-        @update:model-value="v => draft.change({ targetC: Number(v) })"
-      />
-      <quantity-field
-        class="narrow"
-        label="Peak"
-        dimension="temperature"
-        :range="TARGET_LIMITS"
-        :model-value="request.targetC"
-        @update:model-value="v => draft.change({ targetC: v })"
-        @problem="m => draft.complain('Peak at the core', m)"
-      />
-    </div>
+    <doneness-row />
     <div class="row">
       <quantity-field
         class="narrow"
@@ -100,19 +58,45 @@ function changeRest(value: RestSchool): void {
         class="pan"
         label="in the"
         :model-value="request.panId"
-        :options="PANS.map(p => ({ value: p.id, label: p.name }))"
+        :options="kit.kit.pans.map(p => ({ value: p.id, label: p.name }))"
         @update:model-value="v => draft.change({ panId: v })"
       />
       <pick-field
         class="ring"
         label="on the"
         :model-value="request.ringId"
-        :options="RINGS.map(r => ({ value: r.id, label: `${r.name}, ${r.powerW / 1000} kW` }))"
+        :options="kit.kit.rings.map(r => ({ value: r.id, label: `${r.name}, ${Math.round(ratedPower(r) / 100) / 10} kW` }))"
         @update:model-value="v => draft.change({ ringId: v })"
       />
       <choice-row label="Turn" :model-value="request.turning" :options="TURNING" @update:model-value="v => draft.change({ turning: v })" />
     </div>
-    <choice-row label="Rest" :model-value="rest" :options="RESTS" @update:model-value="changeRest" />
+    <div class="row">
+      <choice-row label="Rest" :model-value="rest" :options="RESTS" @update:model-value="changeRest" />
+      <quantity-field
+        class="narrow"
+        label="Fat edge"
+        dimension="duration"
+        :range="[0, 600]"
+        :model-value="request.fatEdgeS ?? 0"
+        @update:model-value="v => draft.change({ fatEdgeS: v })"
+        @problem="m => draft.complain('Fat edge', m)"
+      />
+      <pick-field
+        class="oil"
+        label="Fat in the pan"
+        :model-value="kit.oilId"
+        :options="OILS.map(o => ({ value: o.id, label: o.name }))"
+        @update:model-value="v => (kit.oilId = v)"
+      />
+      <label class="yes">
+        <input
+          type="checkbox"
+          :checked="request.basted ?? false"
+          @change="e => draft.change({ basted: (e.target as HTMLInputElement).checked })"
+        />
+        Basted
+      </label>
+    </div>
   </div>
 </template>
 
@@ -128,8 +112,22 @@ function changeRest(value: RestSchool): void {
   gap: 8px 12px;
   align-items: flex-start;
 }
-.school {
-  width: 96px;
+.oil {
+  width: 160px;
+}
+.yes {
+  display: flex;
+  align-items: center;
+  gap: 7px;
+  height: 32px;
+  margin-top: 21px;
+  font-size: 14.5px;
+  cursor: pointer;
+}
+.yes input {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--oxblood);
 }
 .pan {
   width: 204px;

@@ -4,9 +4,9 @@ import { Button as AButton } from 'ant-design-vue'
 import dayjs from 'dayjs'
 import { computed, ref } from 'vue'
 import { readPlanCase, writePlanCase } from '#core/formats/planCase'
-import type { Dial } from '#core/method/dials'
+import { dialsOf, dialValues } from '#core/method/dials'
 import type { MethodKind } from '#core/method/methods'
-import { phaseName, type SheetLine } from '#core/plan/everyMethod'
+import { phaseName, settingsFor, type SheetLine } from '#core/plan/everyMethod'
 import type { Plan } from '#core/plan/plan'
 import { showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
 import type { Caution } from '#core/safety/cautions'
@@ -22,8 +22,9 @@ const props = defineProps<{
   /** Null while there is none that is current. */
   plan: Plan | null
   lines: readonly SheetLine[]
-  dials: readonly (Dial & { readonly value: number })[]
   cautions: readonly Caution[]
+  /** Where a danger has not been agreed to, nothing goes out. */
+  held: boolean
 }>()
 const emit = defineEmits<{ opened: [kind: MethodKind] }>()
 const draft = useDraft()
@@ -46,18 +47,32 @@ const schedule = computed(() => {
   return spans.map(s => ({ ...s, at: s.from.format('HH:mm') }))
 })
 const out = ref('')
+const settings = () => settingsFor(draft.request, props.kind, methods.turned[props.kind] ?? {})
+/** The heats and times that are set, in a line. */
+function inWords(): string {
+  const values = dialValues(props.kind, settings())
+  return dialsOf(props.kind)
+    .flatMap(d => {
+      const value = values[d.key]
+      if (d.kind !== 'quantity' || typeof value !== 'number' || value === 0 || ['restS', 'byClockS', 'topUpEveryS'].includes(d.key))
+        return []
+      const text =
+        d.dimension === 'temperature'
+          ? shownText(showTemperature(value, units.system))
+          : d.dimension === 'length'
+            ? shownText(showLength(value, units.system))
+            : spanText(value)
+      return [`${d.label.toLowerCase()} ${text}`]
+    })
+    .join(', ')
+}
 const fileName = computed(() => `${draft.cut.id}-${props.kind.replace(/ /g, '-')}`)
 async function asPdf(): Promise<void> {
   out.value = 'Making the page…'
   try {
     const sheet = await api.sheetPdf({
       title: `${draft.cut.name}: ${props.kind}`,
-      subtitle: `${shownText(showMass(draft.request.piece.weightG, units.system))}, ${shownText(showLength(draft.request.piece.thicknessMm, units.system))}, to ${target.value}; ${props.dials
-        .map(
-          d =>
-            `${d.label.toLowerCase()} ${d.dimension === 'temperature' ? shownText(showTemperature(d.value, units.system)) : spanText(d.value)}`
-        )
-        .join(', ')}`,
+      subtitle: `${shownText(showMass(draft.request.piece.weightG, units.system))}, ${shownText(showLength(draft.request.piece.thicknessMm, units.system))}, to ${target.value}; ${inWords()}`,
       lines: props.lines.map(l => ({ label: l.label, figure: l.shown.figure, unit: l.shown.unit })),
       schedule: schedule.value.map(s => ({ at: s.at, what: s.what })),
       cautions: props.cautions.map(c => c.text),
@@ -78,8 +93,7 @@ async function asCalendar(): Promise<void> {
   out.value = 'Saved as a calendar file.'
 }
 function asJson(): void {
-  const turned = Object.fromEntries(props.dials.map(d => [d.key, d.value]))
-  const file = JSON.stringify(writePlanCase(draft.request, props.kind, turned), null, 2)
+  const file = JSON.stringify(writePlanCase(draft.request, props.kind, settings(), methods.turned[props.kind]?.byClockS ?? 0), null, 2)
   saveFile(new Blob([file], { type: 'application/json' }), `${fileName.value}.json`)
   out.value = 'Saved as a plan file.'
 }
@@ -90,7 +104,8 @@ async function open(event: Event): Promise<void> {
   try {
     const read = readPlanCase(JSON.parse(await file.text()))
     draft.put(read.piece)
-    draft.change({ room: read.room, targetC: read.targetC })
+    const { kit } = read
+    draft.change({ room: read.room, targetC: read.targetC, ...(kit ? { kit, panId: kit.pan.id, ringId: kit.ring.id } : {}) })
     methods.set(read.kind, read.turned)
     emit('opened', read.kind)
     out.value = 'Opened.'
@@ -114,9 +129,9 @@ async function open(event: Event): Promise<void> {
         </li>
       </ol>
       <div class="acts">
-        <a-button @click="asPdf">PDF</a-button>
-        <a-button @click="asCalendar">Calendar</a-button>
-        <a-button @click="asJson">Plan file</a-button>
+        <a-button :disabled="held" @click="asPdf">PDF</a-button>
+        <a-button :disabled="held" @click="asCalendar">Calendar</a-button>
+        <a-button :disabled="held" @click="asJson">Plan file</a-button>
       </div>
     </div>
     <label class="open">Open a plan file <input type="file" accept="application/json,.json" @change="open" /></label>

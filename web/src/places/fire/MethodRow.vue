@@ -10,8 +10,8 @@ import { useDraft } from '../../stores/draft'
 import { useUnits } from '../../stores/units'
 import { planned, spanText, type Planned } from './planned'
 
-const props = defineProps<{ kind: MethodKind; compared: Compared | null; chosen: boolean }>()
-const emit = defineEmits<{ choose: [] }>()
+const props = defineProps<{ kind: MethodKind; compared: Compared | null; chosen: boolean; pinned: boolean }>()
+const emit = defineEmits<{ choose: []; pin: [] }>()
 const draft = useDraft()
 const units = useUnits()
 const piece = computed(() => draft.request.piece)
@@ -46,41 +46,47 @@ const across = computed(() => {
 </script>
 
 <template>
-  <label class="row" :class="{ on: chosen, off: compared && !found }">
-    <input type="radio" name="method" :checked="chosen" @change="emit('choose')" />
-    <template v-if="found">
-      <span class="cut">
-        <section-drawing
-          plain
-          :class="{ lying: piece.form === 'roast' }"
-          :width-mm="across.width"
-          :thickness-mm="across.thick"
-          :fat-edge="false"
-          :fat-share="0"
-          :field="section.field"
-          :edges-mm="section.edgesMm"
-          :core="null"
-          :height="piece.form === 'roast' ? 112 : 46"
-        />
-      </span>
-      <span class="name"
-        >{{ kind }}<span class="quiet">{{ WHEN[kind] }}</span></span
-      >
-      <span>{{ spanText(found.plan.carve.time) }}</span>
-      <span>{{ spanText(found.plan.handsOn) }}</span>
-      <span>{{ Math.round(100 * found.plan.section.evenness) }}&nbsp;%</span>
-      <span>{{ depth(found, 'greyMm') }}</span>
-      <span>{{ depth(found, 'crustMm') }}</span>
-      <span>{{ Math.round(100 * found.plan.loss) }}&nbsp;%</span>
-      <span>{{ found.tolerance.lateS === null ? 'any' : spanText(found.tolerance.lateS ?? 0) }}</span>
-      <span>{{ off(found.tolerance.thickerK) }}</span>
-    </template>
-    <template v-else>
-      <span></span>
-      <span class="name">{{ kind }}</span>
-      <span class="reason">{{ compared && 'unsuited' in compared ? compared.unsuited : 'working it out…' }}</span>
-    </template>
-  </label>
+  <div class="line">
+    <label class="row" :class="{ on: chosen, off: compared && !found }">
+      <input type="radio" name="method" :checked="chosen" @change="emit('choose')" />
+      <template v-if="found">
+        <span class="cut">
+          <section-drawing
+            plain
+            :class="{ lying: piece.form === 'roast' }"
+            :width-mm="across.width"
+            :thickness-mm="across.thick"
+            :fat-edge="false"
+            :fat-share="0"
+            :field="section.field"
+            :edges-mm="section.edgesMm"
+            :core="null"
+            :height="piece.form === 'roast' ? 112 : 46"
+          />
+        </span>
+        <span class="name"
+          ><span class="kind">{{ kind }}</span
+          ><span class="quiet">{{ WHEN[kind] }}</span></span
+        >
+        <span>{{ spanText(found.plan.carve.time) }}</span>
+        <span>{{ spanText(found.plan.handsOn) }}</span>
+        <span>{{ Math.round(100 * found.plan.section.evenness) }}&nbsp;%</span>
+        <span>{{ depth(found, 'greyMm') }}</span>
+        <span>{{ depth(found, 'crustMm') }}</span>
+        <span>{{ Math.round(100 * found.plan.loss) }}&nbsp;%</span>
+        <span>{{ found.tolerance.lateS === null ? 'any' : spanText(found.tolerance.lateS ?? 0) }}</span>
+        <span>{{ off(found.tolerance.thickerK) }}</span>
+      </template>
+      <template v-else>
+        <span></span>
+        <span class="name">{{ kind }}</span>
+        <span class="reason">{{ compared && 'unsuited' in compared ? compared.unsuited : 'working it out…' }}</span>
+      </template>
+    </label>
+    <button v-if="found" type="button" class="pin" :aria-pressed="pinned" :aria-label="`Pin ${kind}`" @click="emit('pin')">
+      {{ pinned ? 'pinned' : 'pin' }}
+    </button>
+  </div>
 </template>
 
 <style scoped>
@@ -135,8 +141,31 @@ const across = computed(() => {
   display: flex;
   flex-direction: column;
 }
-.name::first-letter {
+.kind::first-letter {
   text-transform: uppercase;
+}
+.kind {
+  display: inline-block;
+}
+.line {
+  position: relative;
+}
+.pin {
+  position: absolute;
+  right: 552px;
+  top: 4px;
+  font: 400 12.5px/17px var(--sans);
+  color: var(--ink-2);
+  background: none;
+  border: 1px solid var(--rule);
+  border-radius: 3px;
+  padding: 1px 7px;
+  cursor: pointer;
+}
+.pin[aria-pressed='true'] {
+  background: var(--oxblood);
+  border-color: var(--oxblood);
+  color: #fff;
 }
 .name .quiet {
   font-family: var(--sans);
@@ -150,6 +179,9 @@ const across = computed(() => {
   line-height: 1.35;
 }
 @media (max-width: 1100px) {
+  .pin {
+    right: 238px;
+  }
   .row {
     grid-template-columns: 124px minmax(120px, 1fr) repeat(3, 62px);
   }
@@ -158,6 +190,9 @@ const across = computed(() => {
   }
 }
 @media (max-width: 600px) {
+  .pin {
+    right: 84px;
+  }
   .row {
     grid-template-columns: 72px minmax(0, 1fr) 62px;
   }

@@ -1,24 +1,21 @@
 <script setup lang="ts">
 /** Every way to cook this piece, compared on one scale; one of them in full, with what can be turned. */
+import { Button as AButton } from 'ant-design-vue'
 import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, watch } from 'vue'
-import { RouterLink } from 'vue-router'
-import { bandOf, scaleById, SCALES } from '#core/doneness/scale'
-import { dialsOf } from '#core/method/dials'
+import { RouterLink, useRouter } from 'vue-router'
 import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
 import type { Compared } from '#core/plan/compare'
-import { methodSheet, settingsFor } from '#core/plan/everyMethod'
+import { methodSheet } from '#core/plan/everyMethod'
 import { showLength, showTemperature, shownText } from '#core/quantity/format'
-import { REFERENCES } from '#core/safety/lethality'
-import { cautionsFor } from '#core/safety/cautions'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
-import PickField from '../../ui/PickField.vue'
-import QuantityField from '../../ui/QuantityField.vue'
 import { kept } from '../../stores/kept'
 import { useDraft } from '../../stores/draft'
 import { useMethods } from '../../stores/methods'
 import { useUnits } from '../../stores/units'
-import MethodOut from './MethodOut.vue'
+import DonenessRow from './DonenessRow.vue'
+import FireTabs from './FireTabs.vue'
 import MethodRow from './MethodRow.vue'
+import SafetyLines from './SafetyLines.vue'
 import SheetLines from './SheetLines.vue'
 import { planned, type Planned } from './planned'
 
@@ -26,6 +23,10 @@ const PlanChart = defineAsyncComponent(() => import('./PlanChart.vue'))
 const draft = useDraft()
 const methods = useMethods()
 const units = useUnits()
+const router = useRouter()
+function plan(): void {
+  void router.push(chosen.value === 'pan sear' ? '/fire' : `/fire/way/${encodeURIComponent(chosen.value)}`)
+}
 onMounted(() => (methods.watched = true))
 onUnmounted(() => (methods.watched = false))
 
@@ -34,7 +35,6 @@ const chosen = kept<MethodKind>(
   () => 'pan sear',
   stored => METHOD_KINDS.find(k => k === stored) ?? 'pan sear'
 )
-const beside = ref<MethodKind | ''>('')
 const SORTS = ['total', 'hands-on', 'evenness', 'forgives'] as const
 type Sort = (typeof SORTS)[number]
 const sort = ref<Sort>('total')
@@ -51,12 +51,18 @@ const order = (c: Planned): number => {
       return -(c.tolerance.lateS ?? Infinity)
   }
 }
+/** Two ways held beside each other, first in the table and overlaid in the chart. */
+const pinned = ref<readonly MethodKind[]>([])
+function pin(kind: MethodKind): void {
+  pinned.value = pinned.value.includes(kind) ? pinned.value.filter(k => k !== kind) : [...pinned.value, kind].slice(-2)
+}
 /** What suits first; then what is still worked out; then what does not suit, with the reason. */
 const rows = computed(() =>
   [...methods.rows].sort((a, b) => {
     const rank = (c: Compared | null): number => (c === null ? 1 : 'plan' in c ? 0 : 2)
     const [p, q] = [planned(a.compared), planned(b.compared)]
-    return rank(a.compared) - rank(b.compared) || (p && q ? order(p) - order(q) : 0)
+    const held = (k: MethodKind): number => (pinned.value.includes(k) ? 0 : 1)
+    return held(a.kind) - held(b.kind) || rank(a.compared) - rank(b.compared) || (p && q ? order(p) - order(q) : 0)
   })
 )
 /** A piece no pan suits should not open on the pan. */
@@ -75,39 +81,60 @@ const unsuited = computed(() => {
   return found && 'unsuited' in found ? found.unsuited : null
 })
 const lines = computed(() => (shown.value ? methodSheet(shown.value.plan, units.system) : []))
-const dials = computed(() => {
-  const settings = settingsFor(draft.request, chosen.value, methods.turned[chosen.value] ?? {}) as object as Record<string, number>
-  return dialsOf(chosen.value).map(d => ({ ...d, value: settings[d.key] }))
-})
 const target = computed(() => shownText(showTemperature(draft.request.targetC, units.system)))
-const scale = computed(() => scaleById(draft.request.scaleId) ?? SCALES[0])
-const bands = computed(() => scale.value.bands.map(b => ({ value: String(b.aim), label: b.word })))
-const band = computed(() => String(bandOf(scale.value, draft.request.targetC).aim))
 
 const piece = computed(() => draft.request.piece)
-/** The hottest metal that oil would meet. */
-const metalC = computed(() => Math.max(0, ...dials.value.filter(d => d.key === 'panC').map(d => d.value)))
-const cautions = computed(() => cautionsFor(draft.request.targetC, metalC.value, units.system, draft.table))
-const safety = computed(() =>
-  (shown.value?.plan.lethal ?? []).map(l => ({
-    name: REFERENCES.find(r => r.id === l.reference)?.name ?? l.reference,
-    core: l.core >= 1 ? 'reached at the core' : `${Math.round(100 * l.core)} % of it at the core`,
-    surface: l.surface >= 1 ? 'reached outside' : `${Math.round(100 * l.surface)} % outside`
-  }))
+
+type Filter = 'all' | 'an hour' | 'forgiving' | 'no oven'
+const filter = ref<Filter>('all')
+const FILTERS: readonly { value: Filter; label: string }[] = [
+  { value: 'all', label: 'every way' },
+  { value: 'an hour', label: 'within an hour' },
+  { value: 'forgiving', label: 'may be 5 min late' },
+  { value: 'no oven', label: 'oven stays free' }
+]
+const FORGIVING_S = 300
+const passes = (c: Planned): boolean => {
+  switch (filter.value) {
+    case 'all':
+      return true
+    case 'an hour':
+      return c.plan.carve.time <= 3600
+    case 'forgiving':
+      return c.tolerance.lateS === null || c.tolerance.lateS >= FORGIVING_S
+    case 'no oven':
+      return !c.plan.phases.some(p => p.phase === 'oven')
+  }
+}
+/** What the filter lets through; what suits not at all stays in sight with its reason. */
+const visible = computed(() =>
+  rows.value.filter(r => {
+    const found = planned(r.compared)
+    return !found || passes(found) || pinned.value.includes(r.kind)
+  })
 )
+
+/** The other curve in the chart: of the two pinned ways the one that is not chosen. */
+const beside = computed(() => {
+  const other = pinned.value.find(k => k !== chosen.value)
+  const found = other ? planned(methods.current(other)) : null
+  return other && found ? { name: other, plan: found.plan } : null
+})
 </script>
 
 <template>
   <div class="place">
     <main>
+      <fire-tabs />
       <h1>Every way to cook it</h1>
       <p class="quiet">
         {{ draft.cut.name }}, {{ shownText(showLength(piece.thicknessMm, units.system)) }}, to {{ target }} inside.
-        <router-link to="/bench">Change the piece</router-link> · <router-link to="/fire">the pan in detail</router-link>
+        <router-link to="/bench">Change the piece</router-link>
       </p>
+      <doneness-row />
       <div class="top">
-        <choice-row label="Doneness" :options="bands" :model-value="band" @update:model-value="v => draft.change({ targetC: Number(v) })" />
         <choice-row v-model="sort" label="Sorted by" :options="SORTS.map(s => ({ value: s, label: s }))" />
+        <choice-row v-model="filter" label="Show" :options="FILTERS" />
       </div>
       <p v-if="methods.failed" class="wrong" role="alert">{{ methods.failed }}</p>
 
@@ -117,31 +144,21 @@ const safety = computed(() =>
           ><span>Loss</span><span>May be late</span><span>{{ shownText(showLength(3, units.system)) }} thicker</span>
         </div>
         <method-row
-          v-for="r in rows"
+          v-for="r in visible"
           :key="r.kind"
           :kind="r.kind"
           :compared="r.compared"
           :chosen="r.kind === chosen"
+          :pinned="pinned.includes(r.kind)"
           @choose="chosen = r.kind"
+          @pin="pin(r.kind)"
         />
       </div>
 
       <section v-if="shown" class="full" :class="{ stale: !now }">
-        <div class="beside">
-          <h2>{{ chosen }}</h2>
-          <pick-field
-            v-model="beside"
-            label="Beside it"
-            :options="[
-              { value: '', label: 'nothing' },
-              ...rows.filter(r => r.kind !== chosen && planned(r.compared)).map(r => ({ value: r.kind, label: r.kind }))
-            ]"
-          />
-        </div>
-        <plan-chart
-          :plan="shown.plan"
-          :beside="beside && planned(methods.current(beside)) ? { name: beside, plan: planned(methods.current(beside))!.plan } : null"
-        />
+        <h2>{{ chosen }}{{ beside ? ` beside ${beside.name}` : '' }}</h2>
+        <p v-if="!beside" class="quiet">Pin another way and its curve is laid over this one.</p>
+        <plan-chart :plan="shown.plan" :beside="beside" />
       </section>
     </main>
 
@@ -151,32 +168,9 @@ const safety = computed(() =>
         <span class="quiet" role="status">{{ now ? '' : unsuited ? 'no plan' : 'working it out…' }}</span>
       </div>
       <p v-if="unsuited" class="refused" role="alert">{{ unsuited }}</p>
-      <div class="dials">
-        <quantity-field
-          v-for="d in dials"
-          :key="`${chosen}-${d.key}`"
-          :label="d.label"
-          :dimension="d.dimension"
-          :range="d.range"
-          :model-value="d.value"
-          @update:model-value="v => methods.turn(chosen, d.key, v)"
-        />
-      </div>
-      <button v-if="Object.keys(methods.turned[chosen] ?? {}).length > 0" type="button" class="usual" @click="methods.asUsual(chosen)">
-        As it is usually set
-      </button>
       <sheet-lines v-if="shown && !unsuited" :lines="lines" :stale="!now" />
-      <method-out
-        :kind="chosen"
-        :plan="now?.plan ?? null"
-        :lines="lines"
-        :dials="dials"
-        :cautions="cautions"
-        @opened="kind => (chosen = kind)"
-      />
-      <p v-for="s in safety" :key="s.name" class="remark">{{ s.name }}: {{ s.core }}, {{ s.surface }}.</p>
-      <p v-for="c in cautions" :key="c.id" class="remark">{{ c.text }}</p>
-      <p class="remark">The stove follows the pan sear step by step; for the other ways keep this sheet and a probe at hand.</p>
+      <safety-lines v-if="shown && !unsuited" :plan="shown.plan" />
+      <a-button class="go" block @click="plan">{{ chosen === 'pan sear' ? 'Plan it in the pan' : 'Plan it in full' }}</a-button>
     </aside>
   </div>
 </template>
@@ -209,12 +203,6 @@ h2::first-letter {
 .stale {
   opacity: 0.4;
 }
-.beside {
-  display: flex;
-  align-items: end;
-  justify-content: space-between;
-  gap: 20px;
-}
 .title {
   display: flex;
   justify-content: space-between;
@@ -222,30 +210,6 @@ h2::first-letter {
 }
 .title h2 {
   font-size: 25px;
-}
-.dials {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 8px 14px;
-  margin: 10px 0;
-}
-.dials :deep(label),
-.dials :deep(.problem) {
-  color: var(--chalk-2);
-}
-.dials :deep(.problem) {
-  color: var(--hot);
-}
-.usual {
-  font: inherit;
-  font-size: 14px;
-  align-self: start;
-  border: 0;
-  background: none;
-  color: var(--chalk);
-  text-decoration: underline;
-  cursor: pointer;
-  padding: 2px 0 8px;
 }
 .refused {
   border-left: 3px solid var(--hot);
@@ -259,6 +223,11 @@ h2::first-letter {
   font-size: 13.5px;
   line-height: 1.42;
   color: #e9d3ac;
+}
+.go {
+  position: sticky;
+  bottom: 20px;
+  margin-top: auto;
 }
 .wrong {
   color: #9a211b;

@@ -1,40 +1,55 @@
 <script setup lang="ts">
 /** One thing not as said, and the cook still going by the clock: what is found inside. */
 import { computed, shallowRef, watch } from 'vue'
-import { bandOf, scaleById, SCALES } from '#core/doneness/scale'
+import { bandOf, type Scale } from '#core/doneness/scale'
+import { OFF_K } from '#core/plan/methodWhatIf'
 import { showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
-import { COOLER_PAN_K, LATE_S, MISJUDGED_MM, type Consequence, type WhatIfId } from '#core/plan/whatIf'
-import { usePlanner, type PlanResult } from '../../stores/planner'
+import { LATE_S, MISJUDGED_MM, type Consequence, type WhatIfId } from '#core/plan/whatIf'
 import { useUnits } from '../../stores/units'
-import { askWorker } from '../../workers/planner'
 
-const planner = usePlanner()
+const props = defineProps<{
+  /** The plan it is about; null while there is none that is current. */
+  of: object | null
+  ask: () => Promise<readonly Consequence[]>
+  scale: Scale
+}>()
 const units = useUnits()
-const found = shallowRef<{ readonly of: PlanResult; readonly answers: readonly Consequence[] } | null>(null)
+const found = shallowRef<{ readonly of: object; readonly answers: readonly Consequence[] } | null>(null)
+const failed = shallowRef(false)
 let waiting: ReturnType<typeof setTimeout> | undefined
 watch(
-  () => planner.current,
+  () => props.of,
   current => {
     clearTimeout(waiting)
+    failed.value = false
     if (!current) return
     // Once the hand is still: it is the plan itself that must not wait.
     waiting = setTimeout(() => {
-      void askWorker(w => w.whatIf(current.request, current.plan)).then(answers => {
-        if (planner.current === current) found.value = { of: current, answers }
-      })
+      props
+        .ask()
+        .then(answers => {
+          if (props.of === current) found.value = { of: current, answers }
+        })
+        .catch(() => (failed.value = true))
     }, 400)
   },
   { immediate: true }
 )
-const shown = computed(() => (found.value && found.value.of === planner.current ? found.value : null))
+const shown = computed(() => (found.value && found.value.of === props.of ? found.value : null))
 const length = (mm: number): string => shownText(showLength(mm, units.system))
+const kelvin = (k: number): string => shownText(showTemperatureRise(k, units.system))
 const WORDS: Record<WhatIfId, () => string> = {
   thicker: () => `${length(MISJUDGED_MM)} thicker`,
   thinner: () => `${length(MISJUDGED_MM)} thinner`,
   colder: () => 'straight from the fridge',
-  'cooler pan': () => `pan ${shownText(showTemperatureRise(COOLER_PAN_K, units.system))} cooler`,
+  'cooler pan': () => `pan ${kelvin(OFF_K.panC)} cooler`,
+  'hotter oven': () => `oven ${kelvin(OFF_K.ovenC)} hotter`,
+  'hotter coals': () => `coals ${kelvin(OFF_K.grateC)} hotter`,
+  'cooler lid': () => `${kelvin(OFF_K.lidC)} less under the lid`,
+  'warmer bath': () => `bath ${kelvin(OFF_K.bathC)} warmer`,
+  'no lid': () => 'no lid on the pot',
   'turned once': () => 'turned only once',
-  late: () => `off ${shownText(showDuration(LATE_S))} late`,
+  late: () => `out ${shownText(showDuration(LATE_S))} late`,
   foil: () => 'rested under foil',
   'no rest': () => 'cut at once'
 }
@@ -44,7 +59,7 @@ const rows = computed(() =>
     what: WORDS[a.id](),
     core: shownText(showTemperature(a.coreC, units.system)),
     off: Math.abs(a.offK) < 0.5 ? 'the same' : `${a.offK > 0 ? '+' : '−'}${showTemperatureRise(Math.abs(a.offK), units.system).figure}`,
-    word: bandOf(scaleById(shown.value?.of.request.scaleId ?? '') ?? SCALES[0], a.coreC).word
+    word: bandOf(props.scale, a.coreC).word
   }))
 )
 </script>
@@ -52,7 +67,8 @@ const rows = computed(() =>
 <template>
   <section class="what" :aria-busy="!shown">
     <h2>What if, and you went by the clock?</h2>
-    <p v-if="!shown" class="quiet">{{ planner.state === 'ready' ? 'Cooking it eight ways…' : '' }}</p>
+    <p v-if="failed" class="quiet" role="alert">That could not be worked out. Change something and it tries again.</p>
+    <p v-else-if="!shown" class="quiet">{{ of ? 'Cooking it several ways…' : '' }}</p>
     <ul v-else>
       <li v-for="r in rows" :key="r.id">
         <span class="quiet">{{ r.what }}</span>

@@ -5,10 +5,16 @@ import { READING_LIMITS } from '#core/cook/events'
 import { parseQuantity, QuantityError } from '#core/quantity/parse'
 import { editable } from '#core/quantity/format'
 import { shownUnit } from '#core/quantity/units'
+import { trueC } from '#core/kit/thermometer'
+import { showTemperatureRise, shownText } from '#core/quantity/format'
+import { useKit } from '../../stores/kit'
 import { useUnits } from '../../stores/units'
 
 const emit = defineEmits<{ read: [coreC: number]; close: [] }>()
 const units = useUnits()
+const kit = useKit()
+/** Where the thermometer is known to be off, what is kept is what is really there. */
+const off = computed(() => Math.round(10 * (trueC(kit.thermometer, 55) - 55)) / 10)
 const unit = computed(() => shownUnit('temperature', units.system))
 const text = ref('')
 const problem = ref<string | null>(null)
@@ -22,7 +28,7 @@ function keep(): void {
       problem.value = `A reading may be from ${editable(low, 'temperature', units.system)} to ${editable(high, 'temperature', units.system)} ${unit.value.symbol}.`
       return
     }
-    emit('read', Math.round(celsius * 100) / 100)
+    emit('read', Math.round(trueC(kit.thermometer, celsius) * 100) / 100)
   } catch (error) {
     if (!(error instanceof QuantityError)) throw error
     problem.value = error.message
@@ -41,6 +47,10 @@ defineExpose({ focus: () => input.value?.focus() })
     <button type="submit">Keep it</button>
     <button type="button" class="no" @click="emit('close')">Cancel</button>
     <p v-if="problem" role="alert">{{ problem }}</p>
+    <p v-else-if="off !== 0" class="off">
+      {{ kit.thermometer.name }} reads {{ shownText(showTemperatureRise(Math.abs(off), units.system, 1)) }} too
+      {{ off > 0 ? 'low' : 'high' }} there: it is put right.
+    </p>
   </form>
 </template>
 
@@ -78,6 +88,9 @@ button {
   background: none;
   border-color: #30383c;
   color: var(--chalk);
+}
+p.off {
+  color: #c9cbc5;
 }
 p {
   flex-basis: 100%;

@@ -81,6 +81,7 @@ const SPOKEN: Record<string, string> = {
   lit: 'ring lit',
   laid: 'in the pan',
   turned: 'turned',
+  edged: 'on its edge',
   lifted: 'lifted out',
   returned: 'back in',
   pulled: 'off the heat',

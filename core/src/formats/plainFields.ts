@@ -1,0 +1,38 @@
+/** Fields of plain data in base units, whose messages name what would be right. */
+import * as yup from 'yup'
+
+export const within = (range: readonly [number, number], unit: string): yup.NumberSchema<number> =>
+  yup
+    .number()
+    .strict()
+    .typeError(`This needs a number${unit ? ` in ${unit}` : ''}.`)
+    .required('This is missing.')
+    .test({
+      name: 'range',
+      test(value, context) {
+        return Number.isFinite(value) && value >= range[0] && value <= range[1]
+          ? true
+          : context.createError({
+              message: `This may be from ${range[0]} to ${range[1]}${unit ? ` ${unit}` : ''}.`,
+              params: { range, originalValue: value }
+            })
+      }
+    })
+
+export const oneOf = <T extends string>(allowed: readonly T[]): yup.StringSchema<T> =>
+  yup
+    .string<T>()
+    .strict()
+    .required('This is missing.')
+    .oneOf([...allowed], `This may be one of: ${allowed.join(', ')}.`)
+
+export const optional = <T extends string>(allowed: readonly T[]): yup.StringSchema<T | undefined> =>
+  yup
+    .string<T>()
+    .strict()
+    .optional()
+    .oneOf([...allowed], `This may be one of: ${allowed.join(', ')}.`)
+
+/** A name that a cook gives to something. */
+export const named = (): yup.StringSchema<string> =>
+  yup.string().strict().trim().required('This needs a name.').max(60, 'At most 60 letters.')

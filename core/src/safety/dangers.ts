@@ -1,0 +1,52 @@
+/**
+ * A plan that could make someone ill, why, and what would make it safe. Such a plan is
+ * carried out only on a deliberate yes. Local codes come first.
+ */
+import { PUBLIC_HEALTH } from '#core/doneness/scale'
+import type { Plan } from '#core/plan/plan'
+import type { Table } from './cautions'
+import { NOT_INTACT_C } from './cautions'
+
+export type DangerId = 'not intact' | 'vulnerable' | 'long and warm'
+
+export interface Danger {
+  readonly id: DangerId
+  /** The target at which it is safe by the usual advice, °C; null where another target does not help. */
+  readonly saferC: number | null
+  /** Hours between 5 and 54 °C, where that is it. */
+  readonly hours?: number
+}
+
+/** The usual ceiling between 5 and 54 °C, h. */
+export const WARM_CEILING_H = 4
+const [WARM_FROM, WARM_TO] = [5, 54]
+/** Nobody counts a quarter of what a reference asks for as done. */
+const ENOUGH = 1
+
+/**
+ * @param plan null while there is none
+ * @param reference id of the lethality gone by
+ */
+export function dangersOf(targetC: number, table: Table, plan: Plan | null, reference: string): Danger[] {
+  const reached = plan?.lethal.find(l => l.reference === reference)
+  const killed = (reached?.core ?? 0) >= ENOUGH
+  const dangers: Danger[] = []
+  if (table.intact !== 'yes' && targetC < NOT_INTACT_C && !killed) dangers.push({ id: 'not intact', saferC: NOT_INTACT_C })
+  if (table.vulnerable && targetC < PUBLIC_HEALTH.celsius && !killed)
+    dangers.push({ id: 'vulnerable', saferC: Math.ceil(PUBLIC_HEALTH.celsius) })
+  if (plan !== null) {
+    const hours = warmHours(plan)
+    if (hours > WARM_CEILING_H && !killed) dangers.push({ id: 'long and warm', saferC: null, hours })
+  }
+  return dangers
+}
+
+/** Time that the core spends where what makes ill can grow, h. */
+function warmHours({ history, carve }: Plan): number {
+  let seconds = 0
+  for (let i = 1; i < history.time.length && history.time[i] <= carve.time; i++) {
+    const T = history.core[i]
+    if (T > WARM_FROM && T < WARM_TO) seconds += history.time[i] - history.time[i - 1]
+  }
+  return seconds / 3600
+}

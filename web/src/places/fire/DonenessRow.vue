@@ -1,0 +1,70 @@
+<script setup lang="ts">
+/** How done, by the words of a school and by the figure that counts. */
+import { computed } from 'vue'
+import { bandOf, scaleOf } from '#core/doneness/scale'
+import { TARGET_LIMITS } from '#core/formats/requestSchema'
+import { showTemperature, shownText } from '#core/quantity/format'
+import { useDraft } from '../../stores/draft'
+import { useGuests } from '../../stores/guests'
+import { useUnits } from '../../stores/units'
+import ChoiceRow from '../../ui/ChoiceRow.vue'
+import PickField from '../../ui/PickField.vue'
+import QuantityField from '../../ui/QuantityField.vue'
+
+const draft = useDraft()
+const guests = useGuests()
+const units = useUnits()
+const request = computed(() => draft.request)
+const scale = computed(() => scaleOf(request.value))
+const doneness = computed(() =>
+  scale.value.bands.map(b => ({
+    value: String(b.aim),
+    label: `${b.word} ${showTemperature(b.aim, units.system).figure}`,
+    hint: shownText(showTemperature(b.aim, units.system))
+  }))
+)
+const chosenBand = computed(() => String(bandOf(scale.value, request.value.targetC).aim))
+</script>
+
+<template>
+  <div class="row">
+    <pick-field
+      class="school"
+      label="School"
+      :model-value="scale.id"
+      :options="guests.scales.map(s => ({ value: s.id, label: s.name.replace(' school', '') }))"
+      :title="scale.says"
+      @update:model-value="id => guests.goBy(id, bandOf(scale, request.targetC).word)"
+    />
+    <choice-row
+      label="Doneness"
+      :model-value="chosenBand"
+      :options="doneness"
+      @update:model-value="v => draft.change({ targetC: Number(v) })"
+    />
+    <quantity-field
+      class="narrow"
+      label="Peak"
+      dimension="temperature"
+      :range="TARGET_LIMITS"
+      :model-value="request.targetC"
+      @update:model-value="v => draft.change({ targetC: v })"
+      @problem="m => draft.complain('Peak at the core', m)"
+    />
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: flex-start;
+}
+.school {
+  width: 96px;
+}
+.narrow {
+  width: 92px;
+}
+</style>

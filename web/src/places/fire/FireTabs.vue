@@ -1,0 +1,49 @@
+<script setup lang="ts">
+/** The pages of the Fire, by name. */
+import { computed } from 'vue'
+import { RouterLink, useRoute } from 'vue-router'
+
+const route = useRoute()
+const pages = computed(() => {
+  const way = route.params['kind']
+  return [
+    { to: '/fire', name: 'In the pan' },
+    { to: '/fire/methods', name: 'Every way' },
+    ...(typeof way === 'string' ? [{ to: route.path, name: way.charAt(0).toUpperCase() + way.slice(1) }] : []),
+    { to: '/fire/doneness', name: 'Doneness and guests' },
+    { to: '/fire/kit', name: 'Kit' }
+  ]
+})
+</script>
+
+<template>
+  <nav class="tabs" aria-label="Fire">
+    <router-link v-for="p in pages" :key="p.to" :to="p.to" :aria-current="route.path === p.to ? 'page' : undefined">{{
+      p.name
+    }}</router-link>
+  </nav>
+</template>
+
+<style scoped>
+.tabs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 20px;
+  margin: -8px 0 12px;
+  border-bottom: 1px solid var(--rule);
+}
+a {
+  color: var(--ink-2);
+  padding: 6px 0 7px;
+  border-bottom: 3px solid transparent;
+  text-decoration: none !important;
+}
+a:hover {
+  color: var(--ink);
+}
+a[aria-current] {
+  color: var(--ink);
+  font-weight: 600;
+  border-bottom-color: var(--oxblood);
+}
+</style>

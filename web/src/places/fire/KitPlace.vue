@@ -1,0 +1,167 @@
+<script setup lang="ts">
+/** What the kitchen has: each thing with what counts for the heat, to be changed, added and taken away; and what the pan on its ring does by the minute. */
+import { Button as AButton } from 'ant-design-vue'
+import { computed, onMounted, ref } from 'vue'
+import { parseKit } from '#core/formats/kitSchema'
+import { READY_KITS, type KitShelf } from '#core/kit/kit'
+import { boilingThere } from '#core/kit/thermometer'
+import { showTemperature, shownText } from '#core/quantity/format'
+import { useKit } from '../../stores/kit'
+import { useUnits } from '../../stores/units'
+import CountField from '../../ui/CountField.vue'
+import { saveFile } from '../../ui/saveFile'
+import FireTabs from './FireTabs.vue'
+import KitShelfList from './KitShelfList.vue'
+import PanByTheMinute from './PanByTheMinute.vue'
+
+const kit = useKit()
+const units = useUnits()
+onMounted(() => void kit.load())
+const said = ref('')
+const feet = computed(() => (units.system === 'metric' ? 1 : 3.28084))
+
+const SHELF_NAMES: Record<KitShelf, string> = {
+  pans: 'Pans',
+  rings: 'Rings',
+  ovens: 'Ovens',
+  grills: 'Grills',
+  baths: 'Baths with a machine',
+  pots: 'Pots',
+  thermometers: 'Thermometers'
+}
+const LEFT: readonly KitShelf[] = ['pans', 'rings', 'ovens']
+const RIGHT: readonly KitShelf[] = ['grills', 'baths', 'pots', 'thermometers']
+const counts = computed(() => `${kit.kit.pans.length} pans, ${kit.kit.rings.length} rings`)
+
+function start(id: string): void {
+  const ready = READY_KITS.find(r => r.id === id)
+  if (ready && kit.replace({ ...ready.kit, altitudeM: kit.kit.altitudeM })) said.value = `Now the ${ready.name.toLowerCase()} kit.`
+}
+function save(): void {
+  saveFile(new Blob([JSON.stringify(kit.kit, null, 2)], { type: 'application/json' }), 'kit.json')
+}
+async function open(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  try {
+    kit.replace(parseKit(JSON.parse(await file.text())))
+    said.value = 'Opened.'
+  } catch (error) {
+    said.value =
+      error instanceof SyntaxError ? 'That is not a kit file: it is not JSON.' : `That file cannot be used. ${(error as Error).message}`
+  }
+  input.value = ''
+}
+</script>
+
+<template>
+  <div class="place">
+    <main>
+      <fire-tabs />
+      <h1>The kit</h1>
+      <p class="quiet">{{ counts }}. What is marked is what plans are made with. Change a figure and every plan follows.</p>
+      <p v-if="kit.problem" class="wrong" role="alert">{{ kit.problem }}</p>
+      <p v-if="kit.offline" class="quiet" role="status">The server does not answer. All is kept here and sent when it does.</p>
+      <div class="shelves">
+        <div>
+          <kit-shelf-list v-for="s in LEFT" :key="s" :shelf="s" :name="SHELF_NAMES[s]" />
+        </div>
+        <div>
+          <kit-shelf-list v-for="s in RIGHT" :key="s" :shelf="s" :name="SHELF_NAMES[s]" />
+        </div>
+      </div>
+    </main>
+    <aside class="slate" aria-label="Pan and kits">
+      <pan-by-the-minute />
+      <h2>Where it stands</h2>
+      <count-field
+        label="Above the sea"
+        :unit="units.system === 'metric' ? 'm' : 'ft'"
+        :range="[Math.round(-400 * feet), Math.round(4500 * feet)]"
+        :step="1"
+        :model-value="Math.round(kit.kit.altitudeM * feet)"
+        @update:model-value="v => kit.replace({ ...kit.kit, altitudeM: v / feet })"
+      />
+      <p class="quiet">Water boils at {{ shownText(showTemperature(boilingThere(kit.kit.altitudeM), units.system, 1)) }} here.</p>
+      <h2>Start from</h2>
+      <ul class="ready">
+        <li v-for="r in READY_KITS" :key="r.id">
+          <button type="button" @click="start(r.id)">{{ r.name }}</button> <span class="quiet">{{ r.says }}</span>
+        </li>
+      </ul>
+      <div class="acts">
+        <a-button :disabled="!kit.before" @click="kit.undo()">Undo</a-button>
+        <a-button @click="save">Kit file</a-button>
+      </div>
+      <label class="open">Open a kit file <input type="file" accept="application/json,.json" @change="open" /></label>
+      <p class="quiet" role="status">{{ said }}</p>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.shelves {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 36px;
+  margin-top: 8px;
+}
+.wrong {
+  color: #9a211b;
+}
+aside h2 {
+  margin-top: 20px;
+}
+aside :deep(.count label) {
+  color: var(--chalk-2);
+}
+.ready {
+  list-style: none;
+  margin: 6px 0 10px;
+  padding: 0;
+}
+.ready li {
+  border-top: 1px solid #454b4d;
+  padding: 6px 0;
+  font-size: 13.5px;
+}
+.ready button {
+  font: 600 15px var(--sans);
+  color: var(--chalk);
+  background: none;
+  border: 0;
+  padding: 0;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+.acts :deep(.ant-btn) {
+  background: var(--slate-2);
+  color: var(--chalk);
+  border-color: #6b7173;
+  height: 40px;
+}
+.acts :deep(.ant-btn:disabled) {
+  color: #9ea4a2;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+  margin-bottom: 10px;
+}
+.open {
+  font-size: 14px;
+  color: #cfd0c9;
+}
+.open input {
+  font: inherit;
+  max-width: 240px;
+  color: var(--chalk-2);
+}
+@media (max-width: 1000px) {
+  .shelves {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+/** A plan that could make someone ill: said once, with what would make it safe, and carried out only on a deliberate yes. */
+import { computed } from 'vue'
+import { showTemperature, shownText } from '#core/quantity/format'
+import { WARM_CEILING_H, type Danger } from '#core/safety/dangers'
+import { useUnits } from '../../stores/units'
+
+const props = defineProps<{ dangers: readonly Danger[]; agreed: boolean }>()
+const emit = defineEmits<{ agree: [yes: boolean]; safer: [targetC: number] }>()
+const units = useUnits()
+const degrees = (c: number): string => shownText(showTemperature(c, units.system))
+const SAYS: Record<Danger['id'], (d: Danger) => string> = {
+  'not intact': () =>
+    'This meat is not, or may not be, whole inside: what was outside has been carried in, and this plan does not kill it there.',
+  vulnerable: () => 'Someone at the table should not eat beef this rare.',
+  'long and warm': d =>
+    `The middle spends ${Math.round((d.hours ?? 0) * 2) / 2} h between ${degrees(5)} and ${degrees(54)}: ${WARM_CEILING_H} h is the usual ceiling. A hotter oven or bath, or a thinner piece, is sooner through.`
+}
+const safest = computed(() => Math.max(...props.dangers.map(d => d.saferC ?? 0)))
+</script>
+
+<template>
+  <section v-if="dangers.length > 0" class="gate" role="alert">
+    <h3>Not safe as it stands</h3>
+    <p v-for="d in dangers" :key="d.id">{{ SAYS[d.id](d) }}</p>
+    <button v-if="safest > 0" type="button" @click="emit('safer', safest)">Cook it to {{ degrees(safest) }}</button>
+    <label>
+      <input type="checkbox" :checked="agreed" @change="e => emit('agree', (e.target as HTMLInputElement).checked)" />
+      I know, and cook it as planned. Local codes come first.
+    </label>
+  </section>
+</template>
+
+<style scoped>
+.gate {
+  border: 2px solid var(--hot);
+  border-radius: 3px;
+  padding: 10px 12px;
+  margin: 10px 0;
+  font-size: 14px;
+  line-height: 1.4;
+}
+h3 {
+  font-size: 18px;
+  color: var(--hot-figure);
+}
+p {
+  margin: 4px 0 6px;
+}
+button {
+  font: inherit;
+  font-weight: 600;
+  min-height: 38px;
+  padding: 0 14px;
+  border: 0;
+  border-radius: 3px;
+  background: var(--hot);
+  color: #1d1507;
+  cursor: pointer;
+}
+label {
+  display: flex;
+  gap: 8px;
+  margin-top: 8px;
+  cursor: pointer;
+}
+input {
+  flex: none;
+  width: 20px;
+  height: 20px;
+  accent-color: var(--hot);
+}
+</style>

@@ -1,0 +1,47 @@
+<script setup lang="ts">
+/** How far the plan goes toward the reference that is gone by, over the whole of it, rest and all. */
+import { computed } from 'vue'
+import type { Plan } from '#core/plan/plan'
+import { REFERENCES } from '#core/safety/lethality'
+import { useGuests } from '../../stores/guests'
+
+const props = defineProps<{ plan: Plan }>()
+const guests = useGuests()
+const reached = computed(() => props.plan.lethal.find(l => l.reference === guests.reference))
+const said = (share: number): string =>
+  share >= 1 ? 'reached' : share >= 0.005 ? `${Math.round(100 * share)} % of it` : 'nothing to speak of'
+</script>
+
+<template>
+  <div class="safety">
+    <label>
+      By
+      <select v-model="guests.reference">
+        <option v-for="r in REFERENCES" :key="r.id" :value="r.id">{{ r.name }}</option>
+      </select>
+    </label>
+    <p v-if="reached">At the core {{ said(reached.core) }}, outside {{ said(reached.surface) }}, over the whole plan and its rest.</p>
+  </div>
+</template>
+
+<style scoped>
+.safety {
+  border-top: 1px solid #454b4d;
+  padding: 9px 0;
+  font-size: 13.5px;
+  line-height: 1.42;
+  color: #e9d3ac;
+}
+select {
+  font: inherit;
+  max-width: 240px;
+  color: var(--chalk);
+  background: var(--slate-2);
+  border: 1px solid #6b7173;
+  border-radius: 3px;
+  padding: 3px 6px;
+}
+p {
+  margin-top: 4px;
+}
+</style>

@@ -1,0 +1,386 @@
+<script setup lang="ts">
+/** One way to cook the piece, in full: everything that can be set, what comes of it, and the sheet to cook by. */
+import { computed, defineAsyncComponent, onMounted, onUnmounted, reactive, ref, shallowRef, watch } from 'vue'
+import { RouterLink, useRoute, useRouter } from 'vue-router'
+import { bandOf, scaleOf } from '#core/doneness/scale'
+import { valueAt } from '#core/heat/history'
+import { dialsOf, dialValues, type DialKey, type DialValues } from '#core/method/dials'
+import { METHOD_KINDS, METHODS, type MethodKind } from '#core/method/methods'
+import type { InPot } from '#core/method/pot'
+import { pastryMisses } from '#core/method/wrapped'
+import { methodSheet, settingsFor, WHEN } from '#core/plan/everyMethod'
+import type { Spread } from '#core/plan/spread'
+import { showDurationRange, showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import { cautionsFor } from '#core/safety/cautions'
+import { dangersOf } from '#core/safety/dangers'
+import LineDrawing from '../../line/LineDrawing.vue'
+import SectionDrawing from '../../section/SectionDrawing.vue'
+import { useDraft } from '../../stores/draft'
+import { useGuests } from '../../stores/guests'
+import { useKit } from '../../stores/kit'
+import { useMethods } from '../../stores/methods'
+import { useUnits } from '../../stores/units'
+import DialBoard from '../../ui/DialBoard.vue'
+import PickField from '../../ui/PickField.vue'
+import { askWorker } from '../../workers/planner'
+import CarveBoard from './CarveBoard.vue'
+import DonenessRow from './DonenessRow.vue'
+import FireTabs from './FireTabs.vue'
+import MethodOut from './MethodOut.vue'
+import PotBoard from './PotBoard.vue'
+import SafetyGate from './SafetyGate.vue'
+import SafetyLines from './SafetyLines.vue'
+import SheetLines from './SheetLines.vue'
+import TableBoard from './TableBoard.vue'
+import WhatIf from './WhatIf.vue'
+import { planned } from './planned'
+import { sectionOf } from './sectionOf'
+
+const PlanChart = defineAsyncComponent(() => import('./PlanChart.vue'))
+const draft = useDraft()
+const methods = useMethods()
+const guests = useGuests()
+const kit = useKit()
+const units = useUnits()
+const route = useRoute()
+const router = useRouter()
+
+const kind = computed((): MethodKind => METHOD_KINDS.find(k => k === route.params['kind']) ?? 'sear then oven')
+const go = (to: string): void => void router.push(`/fire/way/${encodeURIComponent(to)}`)
+onMounted(() => methods.follow(kind.value))
+onUnmounted(() => methods.follow(null))
+watch(kind, k => methods.follow(k))
+
+const turned = computed(() => methods.turned[kind.value] ?? {})
+const settings = computed(() => settingsFor(draft.request, kind.value, turned.value))
+const values = computed(() => dialValues(kind.value, settings.value, turned.value.byClockS ?? 0))
+const problems = reactive<Record<string, string>>({})
+function complain(key: DialKey, message: string | null): void {
+  if (message === null) delete problems[key]
+  else problems[key] = message
+}
+watch(kind, () => Object.keys(problems).forEach(k => delete problems[k]))
+function turn(key: DialKey, value: DialValues[DialKey]): void {
+  methods.turn(kind.value, key, value)
+}
+
+const wrong = computed(() => Object.values(problems).at(0) ?? draft.firstProblem?.[1] ?? null)
+const answer = computed(() => methods.current(kind.value))
+const now = computed(() => (wrong.value ? null : planned(answer.value)))
+const shown = computed(() => now.value ?? planned(methods.stale(kind.value)))
+const unsuited = computed(() => (answer.value && 'unsuited' in answer.value ? answer.value.unsuited : null))
+
+/** Worked out after the plan, and let go with it. */
+const spread = shallowRef<{ readonly of: object; readonly spread: Spread } | null>(null)
+watch(
+  now,
+  current => {
+    if (!current) return
+    const [request, k, t] = [draft.request, kind.value, turned.value]
+    void askWorker(w => w.methodSpread(request, k, t, current.plan))
+      .then(found => {
+        if (now.value === current) spread.value = { of: current, spread: found }
+      })
+      .catch(() => (spread.value = null))
+  },
+  { immediate: true }
+)
+const sure = computed(() => (spread.value && spread.value.of === now.value ? spread.value.spread : null))
+
+const lines = computed(() => {
+  if (!shown.value) return []
+  const sheet = methodSheet(shown.value.plan, units.system)
+  const { plan, tolerance } = shown.value
+  const range = sure.value
+  const clock = {
+    id: 'after',
+    label: 'which is after',
+    shown: range ? showDurationRange(range.pull[0], range.pull[2]) : showDurationRange(plan.pull.time, plan.pull.time),
+    why: range
+      ? `${shownText(showDurationRange(plan.pull.time, plan.pull.time))} if everything is as said; 8 cooks in 10 end inside the range. By the clock alone it would peak between ${showTemperature(range.peakByClock[0], units.system).figure} and ${shownText(showTemperature(range.peakByClock[2], units.system))}. ${tolerance.lateS === null ? 'Being late does not spoil it.' : `You may be ${shownText(showDurationRange(tolerance.lateS, tolerance.lateS))} late before it leaves its band.`}`
+      : 'Working out how sure that is…'
+  }
+  return sheet.flatMap(l => (l.id === 'pull' ? [l, clock] : [l]))
+})
+
+const moment = ref(0)
+watch(
+  shown,
+  s => {
+    if (s) moment.value = s.plan.carve.time
+  },
+  { immediate: true }
+)
+const cut = computed(() => (shown.value ? sectionOf(shown.value.plan, draft.request.piece, moment.value) : null))
+const coreAt = computed(() => (shown.value ? valueAt(shown.value.plan.history.time, shown.value.plan.history.core, moment.value) : null))
+const word = computed(() => {
+  const plan = shown.value?.plan
+  if (!plan) return undefined
+  const reached = moment.value >= plan.peak.time ? plan.peak.core : (coreAt.value ?? 0)
+  return reached < 40 ? undefined : bandOf(scaleOf(draft.request), reached).word
+})
+const piece = computed(() => draft.request.piece)
+const length = (mm: number): string => shownText(showLength(mm, units.system, true))
+const off = (kelvin: number): string =>
+  Math.abs(kelvin) < 0.5 ? 'the same' : `${kelvin < 0 ? '−' : '+'}${shownText(showTemperatureRise(Math.abs(kelvin), units.system))}`
+const comesOut = computed(() => {
+  if (!shown.value) return []
+  const { section: read, loss } = shown.value.plan
+  const round = piece.value.form === 'roast' && read.side
+  const depth = (of: 'greyMm' | 'crustMm'): string => length(round ? read.side![of] : (read[of][0] + read[of][1]) / 2)
+  return [
+    { what: 'Crust', value: depth('crustMm') },
+    { what: 'Grey edge', value: depth('greyMm') },
+    { what: `Even to ±${shownText(showTemperatureRise(3, units.system))}`, value: `${Math.round(read.evenness * 100)} %` },
+    { what: 'Cook loss', value: `${Math.round(loss * 100)} %` },
+    {
+      what: `${length(3)} thicker`,
+      value: off(shown.value.tolerance.thickerK)
+    }
+  ]
+})
+const title = computed(
+  () =>
+    `${piece.value.count > 1 ? `${piece.value.count} × ` : ''}${draft.cut.name}, ${shownText(showLength(piece.value.thicknessMm, units.system))}: ${kind.value}`
+)
+const said = computed(() => {
+  const plan = now.value?.plan
+  if (!plan) return []
+  const pastry = kind.value === 'in pastry' ? pastryMisses(plan.free) : null
+  const off = plan.peak.core - plan.target
+  return [
+    ...(pastry ? [pastry] : []),
+    ...((values.value.byClockS ?? 0) > 0 && Math.abs(off) > 1
+      ? [
+          `By this clock it peaks at ${shownText(showTemperature(plan.peak.core, units.system))}, ${shownText(showTemperatureRise(Math.abs(off), units.system))} ${off > 0 ? 'above' : 'below'} what is wanted.`
+        ]
+      : [])
+  ]
+})
+
+const metalC = computed(() =>
+  'panC' in settings.value && (values.value.searS ?? 1) > 0 && kind.value !== 'in pastry' ? settings.value.panC : 0
+)
+const cautions = computed(() => cautionsFor(draft.request.targetC, metalC.value, units.system, draft.table, kit.oil))
+const dangers = computed(() => dangersOf(draft.request.targetC, draft.table, shown.value?.plan ?? null, guests.reference))
+/** A yes holds for exactly this plan. */
+const agreedTo = shallowRef<object | null>(null)
+const agreed = computed(() => agreedTo.value !== null && agreedTo.value === now.value)
+const ways = computed(() => METHOD_KINDS.map(k => ({ value: k, label: k })))
+</script>
+
+<template>
+  <div class="place">
+    <main>
+      <fire-tabs />
+      <div class="head">
+        <div>
+          <h1>{{ title }}</h1>
+          <p class="quiet">
+            {{ shownText(showMass(piece.weightG, units.system)) }}{{ piece.count > 1 ? ' each' : '' }}, from
+            {{ shownText(showTemperature(piece.startC, units.system)) }}. {{ WHEN[kind] }}
+            <router-link to="/bench">Change the piece</router-link>
+          </p>
+        </div>
+        <pick-field class="ways" label="Another way" :model-value="kind" :options="ways" @update:model-value="go" />
+      </div>
+      <doneness-row />
+      <dial-board class="dials" :dials="dialsOf(kind)" :values="values" :free="METHODS[kind].free" @turn="turn" @problem="complain" />
+      <p class="usual">
+        <button v-if="Object.keys(turned).length > 0" type="button" @click="methods.asUsual(kind)">As it is usually set</button>
+        <router-link v-if="kind === 'pan sear'" to="/fire">Cook it by the stove, step by step</router-link>
+      </p>
+
+      <section v-if="shown && cut" class="drawings" :class="{ stale: !now }" aria-label="The plan">
+        <div class="cut">
+          <section-drawing
+            :class="{ lying: cut.lies }"
+            :width-mm="cut.widthMm"
+            :thickness-mm="cut.thicknessMm"
+            :fat-edge="!cut.lies && draft.cut.fatEdge"
+            :fat-share="draft.cut.composition.fat"
+            :field="cut.field"
+            :edges-mm="cut.edgesMm"
+            :core="coreAt"
+            :word="word"
+            :height="182"
+          />
+          <dl aria-label="What comes out">
+            <div v-for="c in comesOut" :key="c.what">
+              <dt>{{ c.what }}</dt>
+              <dd>{{ c.value }}</dd>
+            </div>
+          </dl>
+        </div>
+        <line-drawing v-model:moment="moment" :plan="shown.plan" :spread="sure" :preheat-s="null" />
+      </section>
+      <pot-board
+        v-if="shown && kind === 'pot'"
+        :class="{ stale: !now }"
+        :settings="settings as InPot"
+        :room="draft.request.room"
+        :plan="shown.plan"
+      />
+      <what-if
+        v-if="shown && !unsuited"
+        :of="now"
+        :scale="scaleOf(draft.request)"
+        :ask="() => askWorker(w => w.methodWhatIf(draft.request, kind, turned, now!.plan))"
+      />
+      <table-board v-if="shown && !unsuited" :request="draft.request" :kind="kind" :turned="turned" :plan="now?.plan ?? null" />
+      <carve-board
+        v-if="shown"
+        :class="{ stale: !now }"
+        :piece="piece"
+        :cut="draft.cut"
+        :loss="shown.plan.loss"
+        :peak-c="shown.plan.peak.core"
+        :guests="Math.max(1, guests.guests.length)"
+      />
+      <details v-if="shown" class="curves">
+        <summary>The curves in full</summary>
+        <plan-chart :plan="shown.plan" :beside="null" />
+      </details>
+    </main>
+
+    <aside class="slate" aria-label="Call sheet">
+      <div class="top">
+        <h2>Call sheet</h2>
+        <span class="quiet" role="status">{{ now ? '' : unsuited || wrong ? 'no plan' : 'working it out…' }}</span>
+      </div>
+      <p v-if="wrong" class="refused" role="alert">{{ wrong }}</p>
+      <p v-else-if="unsuited" class="refused" role="alert">{{ unsuited }} <router-link to="/fire/methods">See every way</router-link></p>
+      <sheet-lines v-if="shown && !unsuited && !wrong" :lines="lines" :stale="!now" />
+      <p v-for="s in said" :key="s" class="remark">{{ s }}</p>
+      <safety-gate
+        :dangers="now ? dangers : []"
+        :agreed="agreed"
+        @agree="yes => (agreedTo = yes ? now : null)"
+        @safer="targetC => draft.change({ targetC })"
+      />
+      <method-out
+        :kind="kind"
+        :plan="now?.plan ?? null"
+        :lines="lines"
+        :cautions="cautions"
+        :held="dangers.length > 0 && !agreed"
+        @opened="go"
+      />
+      <safety-lines v-if="shown" :plan="shown.plan" />
+      <p v-for="c in cautions" :key="c.id" class="remark">{{ c.text }}</p>
+      <p v-if="kind !== 'pan sear'" class="remark">
+        The stove follows the pan step by step; for this way keep the sheet and a probe at hand.
+      </p>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  justify-content: space-between;
+  gap: 20px;
+  align-items: flex-start;
+  margin-bottom: 8px;
+}
+.ways {
+  flex: none;
+  width: 170px;
+}
+.dials {
+  margin-top: 10px;
+}
+.usual {
+  display: flex;
+  gap: 18px;
+  font-size: 14px;
+  margin-top: 6px;
+  min-height: 20px;
+}
+.usual button {
+  font: inherit;
+  border: 0;
+  padding: 0;
+  background: none;
+  color: inherit;
+  cursor: pointer;
+}
+.usual button,
+main a,
+.refused a {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.drawings {
+  margin-top: 10px;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.stale {
+  opacity: 0.35;
+  filter: grayscale(0.6);
+}
+.cut {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 190px;
+  gap: 10px;
+  align-items: center;
+}
+dl {
+  margin: 0;
+}
+dl > div {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+  border-top: 1px solid var(--rule);
+  padding: 5px 0;
+  font-size: 13.5px;
+}
+dt {
+  color: var(--ink-2);
+}
+dd {
+  margin: 0;
+  font-weight: 600;
+  white-space: nowrap;
+}
+.curves {
+  margin-top: 18px;
+}
+summary {
+  cursor: pointer;
+  font-family: var(--serif);
+  font-size: 19px;
+  font-weight: 600;
+}
+.top {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  padding-bottom: 12px;
+}
+.refused {
+  border-left: 3px solid var(--hot);
+  padding: 4px 0 4px 12px;
+  margin: 8px 0 16px;
+  line-height: 1.45;
+}
+.remark {
+  border-top: 1px solid #454b4d;
+  padding: 9px 0;
+  font-size: 13.5px;
+  line-height: 1.42;
+  color: #e9d3ac;
+}
+@media (max-width: 760px) {
+  .cut {
+    grid-template-columns: 1fr;
+  }
+  .head {
+    flex-direction: column;
+    gap: 8px;
+  }
+}
+</style>

@@ -1,0 +1,128 @@
+/**
+ * The kitchen's own kit: kept in the browser, sent to the server when it answers, and laid
+ * into every request, so that what is planned is planned with it.
+ */
+import { defineStore } from 'pinia'
+import { computed, ref, watch } from 'vue'
+import { parseKit } from '#core/formats/kitSchema'
+import { InvalidInputError } from '#core/formats/problem'
+import { kitInUse, READY_KITS, type Chosen, type Kit, type KitShelf } from '#core/kit/kit'
+import { OILS, oilById } from '#core/kit/oil'
+import { TRUE_READER } from '#core/kit/thermometer'
+import { api, UnreachableError } from '../api/client'
+import { useDraft } from './draft'
+import { kept } from './kept'
+
+const RETRY_MS = 5000
+const isText = (value: unknown): value is string => typeof value === 'string'
+
+function parseChosen(stored: unknown): Chosen {
+  const given = stored as Record<string, unknown>
+  return Object.fromEntries(
+    (['ovens', 'grills', 'pots', 'baths', 'thermometers'] as const).flatMap(s => {
+      const id = given[s]
+      return isText(id) ? [[s, id]] : []
+    })
+  )
+}
+
+export const useKit = defineStore('kit', () => {
+  const draft = useDraft()
+  const kit = kept<Kit>('macellaio.kit', () => READY_KITS[0].kit, parseKit)
+  const chosen = kept<Chosen>('macellaio.kit.chosen', () => ({}), parseChosen)
+  const oilId = kept<string>(
+    'macellaio.oil',
+    () => OILS[0].id,
+    stored => (isText(stored) && oilById(stored) ? stored : OILS[0].id)
+  )
+  const oil = computed(() => oilById(oilId.value) ?? OILS[0])
+  /** Changed here and not yet on the server. */
+  const unsent = kept<boolean>(
+    'macellaio.kit.unsent',
+    () => false,
+    stored => stored === true
+  )
+  const offline = ref(false)
+  const problem = ref<string | null>(null)
+  const before = ref<Kit | null>(null)
+  let again: ReturnType<typeof setTimeout> | undefined
+
+  const thermometer = computed(
+    () => kit.value.thermometers.find(t => t.id === chosen.value.thermometers) ?? kit.value.thermometers.at(0) ?? TRUE_READER
+  )
+
+  /** What a plan cooks with follows the kit: a pan that is gone is replaced by one that is there. */
+  function lay(): void {
+    const { panId, ringId, room } = draft.request
+    const inUse = kitInUse(kit.value, chosen.value, panId, ringId)
+    const same = JSON.stringify(draft.request.kit) === JSON.stringify(inUse)
+    if (same && room.altitudeM === kit.value.altitudeM) return
+    draft.lay({ kit: inUse, panId: inUse.pan.id, ringId: inUse.ring.id, room: { ...room, altitudeM: kit.value.altitudeM } })
+  }
+  watch([kit, chosen, () => draft.request.panId, () => draft.request.ringId], lay, { immediate: true })
+
+  function replace(next: Kit): boolean {
+    try {
+      const checked = parseKit(next)
+      before.value = kit.value
+      kit.value = checked
+      problem.value = null
+      unsent.value = true
+      void send()
+      return true
+    } catch (error) {
+      if (!(error instanceof InvalidInputError)) throw error
+      problem.value = error.problems.map(p => p.message).join(' ')
+      return false
+    }
+  }
+  function undo(): void {
+    const last = before.value
+    if (last && replace(last)) before.value = null
+  }
+  function put<S extends KitShelf>(shelf: S, item: Kit[S][number]): boolean {
+    const items = kit.value[shelf] as readonly { readonly id: string }[]
+    const known = items.some(i => i.id === item.id)
+    const next = known ? items.map(i => (i.id === item.id ? item : i)) : [...items, item]
+    return replace({ ...kit.value, [shelf]: next })
+  }
+  function remove(shelf: KitShelf, id: string): boolean {
+    return replace({ ...kit.value, [shelf]: (kit.value[shelf] as readonly { readonly id: string }[]).filter(i => i.id !== id) })
+  }
+  function choose(shelf: keyof Chosen, id: string): void {
+    chosen.value = { ...chosen.value, [shelf]: id }
+  }
+
+  async function send(): Promise<void> {
+    clearTimeout(again)
+    if (!unsent.value) return
+    try {
+      await api.putKit(kit.value)
+      unsent.value = false
+      offline.value = false
+    } catch (error) {
+      if (error instanceof UnreachableError) {
+        offline.value = true
+        again = setTimeout(() => void send(), RETRY_MS)
+      } else problem.value = error instanceof Error ? error.message : 'The server refused it.'
+    }
+  }
+
+  /** What the server has counts, unless something here is still on its way to it. */
+  async function load(): Promise<void> {
+    if (unsent.value) {
+      await send()
+      return
+    }
+    try {
+      const { kit: there } = await api.kit()
+      if (there && JSON.stringify(there) !== JSON.stringify(kit.value)) kit.value = parseKit(there)
+      offline.value = false
+    } catch (error) {
+      if (error instanceof InvalidInputError) problem.value = error.message
+      else offline.value = true
+    }
+  }
+
+  return { kit, chosen, oil, oilId, thermometer, unsent, offline, problem, before, replace, put, remove, choose, undo, load }
+})
