@@ -72,7 +72,21 @@ test('no stale figure is shown as current, and nonsense is answered in the field
   await expect(page.getByRole('heading', { name: 'Strip steak, 1½ in' })).toBeVisible()
 })
 
-for (const path of ['/counter', '/larder', '/bench', '/fire', '/fire/methods', '/stove', '/book', '/book/demo-strip-galley']) {
+const PLACES = [
+  '/counter',
+  '/larder',
+  '/bench',
+  '/fire',
+  '/fire/methods',
+  '/fire/way/pot',
+  '/fire/way/roast',
+  '/fire/doneness',
+  '/fire/kit',
+  '/stove',
+  '/book',
+  '/book/demo-strip-galley'
+]
+for (const path of PLACES) {
   test(`axe finds nothing at ${path}`, async ({ page }) => {
     await page.goto(`${app.url}${path}`)
     await page.waitForTimeout(1500)
@@ -124,7 +138,7 @@ async function violations(page: Page): Promise<string[]> {
 
 test('on a phone nothing is wider than the screen', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  for (const path of ['/counter', '/larder', '/bench', '/fire', '/stove', '/book']) {
+  for (const path of PLACES) {
     await page.goto(`${app.url}${path}`)
     await page.waitForTimeout(800)
     expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(390)

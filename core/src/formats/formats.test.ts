@@ -1,12 +1,15 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { plannedOf } from '#core/book/record'
+import { OWN, SCALES } from '#core/doneness/scale'
+import { kitInUse, READY_KITS } from '#core/kit/kit'
 import { FIRST_REQUEST } from '#core/plan/firstRequest'
 import { planPanSear } from '#core/plan/panPlan'
 import { setupOf } from '#core/plan/request'
 import { answerCompare, answerPlan } from './answers'
 import { answerSimulate } from './simulate'
 import { parseEvents, parseNewCook, parseOutcome } from './cookSchema'
+import { parseKit } from './kitSchema'
 import { InvalidInputError, type Problem } from './problem'
 import { parseRequest } from './requestSchema'
 
@@ -190,5 +193,40 @@ describe('what the server takes', () => {
   it('a verdict from the lists, or none', () => {
     expect(parseOutcome({ doneness: null, crust: 'good', notes: '' }).crust).toBe('good')
     expect(problems(() => parseOutcome({ doneness: 'exquisite', crust: null, notes: '' }))[0].key).toBe('doneness')
+  })
+})
+
+describe('a kit and a scale of one’s own', () => {
+  it('every kit to start from is one, and comes back from its file as it was', () => {
+    for (const { kit } of READY_KITS) expect(parseKit(JSON.parse(JSON.stringify(kit)))).toEqual(kit)
+  })
+
+  it('is refused with the key and what would be right', () => {
+    const [{ kit }] = READY_KITS
+    const wrong = (part: object): string => {
+      try {
+        parseKit({ ...kit, ...part })
+        return 'taken'
+      } catch (error) {
+        return (error as Error).message
+      }
+    }
+    expect(wrong({ pans: [] })).toContain('one pan at least')
+    expect(wrong({ pans: [{ ...kit.pans[0], floorMm: 0 }] })).toMatch(/pans\[0\].floorMm: .*0.8 to 20 mm/)
+    expect(wrong({ rings: [kit.rings[0], kit.rings[0]] })).toContain('same id')
+    expect(wrong({ thermometers: [{ ...kit.thermometers[0], inBoilingC: 40 }] })).toContain('no thermometer')
+    expect(wrong({ altitudeM: 9000 })).toContain('-400 to 4500')
+    expect(wrong({ knives: [] })).toContain('no such key')
+  })
+
+  it('a request brings its own pan and its own scale, or is told that they are missing', () => {
+    const kit = kitInUse(READY_KITS[1].kit, {}, '', '')
+    const own = { ...SCALES[0], id: OWN, name: 'Mine' }
+    const request = { ...FIRST_REQUEST, kit, panId: kit.pan.id, ringId: kit.ring.id, scaleId: OWN, ownScale: own }
+    expect(parseRequest(JSON.parse(JSON.stringify(request)))).toEqual(request)
+    expect(() => parseRequest({ ...request, panId: 'gone' })).toThrow(/panId: There is no pan “gone” in the kit/)
+    expect(() => parseRequest({ ...request, ownScale: undefined })).toThrow(/ownScale: This is missing/)
+    const crossed = { ...own, bands: own.bands.map((b, i) => (i === 2 ? { ...b, aim: 61 } : b)) }
+    expect(() => parseRequest({ ...request, ownScale: crossed })).toThrow(/medium rare.*inside its own band/)
   })
 })

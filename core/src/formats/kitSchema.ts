@@ -44,10 +44,13 @@ const thermometer = yup
     name: named(),
     leaveIn: yes(),
     inIceC: within([-OFF_LIMITS_K, OFF_LIMITS_K], '°C'),
-    inBoilingC: within([100 - 2 * OFF_LIMITS_K, 100 + OFF_LIMITS_K], '°C')
+    inBoilingC: yup
+      .number()
+      .strict()
       .nullable()
-      .optional()
-      .default(null),
+      .defined('This is missing: a temperature, or null where it was not checked.')
+      .min(100 - 2 * OFF_LIMITS_K, 'So low is no thermometer in boiling water.')
+      .max(100 + OFF_LIMITS_K, 'So high is no thermometer in boiling water.'),
     checkedAtM: within(ALTITUDES, 'm')
   })
   .noUnknown()

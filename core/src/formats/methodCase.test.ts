@@ -198,7 +198,9 @@ function somewhere(dial: Dial, at: number): unknown {
   }
 }
 const settingsOnDials = <K extends MethodKind>(kind: K, settings: SettingsOf[K]): Dialled => {
-  const { restS, ...values } = dialValues(kind, settings)
-  // Twenty pourings are written at most: what counts is the first and its measure.
-  return values.restSchool === 'clock' ? { ...values, restS } : values
+  const values = dialValues(kind, settings)
+  if (values.restSchool === 'clock') return values
+  // Where the rest is not by the clock, how long that would be is nothing.
+  const { restS: _, ...rest } = values
+  return rest
 }

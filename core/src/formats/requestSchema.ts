@@ -14,7 +14,7 @@ import { InvalidInputError, validate } from './problem'
 import { scaleSchema } from './scaleSchema'
 
 export const TARGET_LIMITS = [40, 75] as const
-export const REST_LIMITS_S = [0, 3600] as const
+export const REST_LIMITS_S = [0, 12 * 3600] as const
 export const ROOM_LIMITS = { temperatureC: [-10, 45], humidity: [0.05, 1], altitudeM: [-400, 4500] } as const
 
 const COATS_ON = ['first', 'second', 'side'] as const

@@ -168,6 +168,7 @@ export function dialValues<K extends MethodKind>(kind: K, settings: SettingsOf[K
   return Object.fromEntries(KEYS[kind].map(key => [key, all[key]]))
 }
 const USUAL_REST_S = 600
+const USUAL_TOP_UP_L = 0.5
 
 /** The usual settings with what the cook has turned. Only this method's own dials count. */
 export function dialled<K extends MethodKind>(kind: K, usual: SettingsOf[K], turned: Dialled): SettingsOf[K] {
@@ -175,6 +176,7 @@ export function dialled<K extends MethodKind>(kind: K, usual: SettingsOf[K], tur
   const { restSchool, restS, topUpEveryS, topUpL, byClockS: _, ...plain } = own
   const before = dialValues(kind, usual)
   const rest = restLength(restSchool ?? usual.rest.kind, restS ?? before.restS ?? USUAL_REST_S)
-  const topUps = kind === 'pot' ? { topUps: toppedUp(topUpEveryS ?? before.topUpEveryS ?? 0, topUpL ?? before.topUpL ?? 0) } : {}
+  const topUps =
+    kind === 'pot' ? { topUps: toppedUp(topUpEveryS ?? before.topUpEveryS ?? 0, topUpL ?? (before.topUpL || USUAL_TOP_UP_L)) } : {}
   return { ...usual, ...plain, rest, ...topUps }
 }

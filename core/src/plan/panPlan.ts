@@ -57,7 +57,7 @@ export function planPanSear(setup: PanSetup, target: number, past: readonly Spel
   const solved = solveFree({
     fine: panSubject(setup, 'fine'),
     coarse: panSubject(setup, 'coarse'),
-    stages: remaining => panStages(setup, spells(remaining), LONGEST_REST),
+    stages: remaining => panStages(setup, spells(remaining), restRun(setup)),
     goal: target,
     low,
     high: LONGEST_ON_HEAT,
@@ -86,9 +86,12 @@ export function planPanSear(setup: PanSetup, target: number, past: readonly Spel
 
 /** The same reading of a piece that is already off the heat: nothing left to solve, only the rest to follow. */
 export function followRest(setup: PanSetup, target: number, past: readonly Spell[]): PanPlan {
-  const outcome = run(panSubject(setup, 'fine'), panStages(setup, past, LONGEST_REST), keeping(setup, past))
+  const outcome = run(panSubject(setup, 'fine'), panStages(setup, past, restRun(setup)), keeping(setup, past))
   return panPlanOf(setup, target, past, { free: 0, run: outcome, peakRate: 0, misses: 'none' }, false)
 }
+
+const restRun = ({ settings: { rest } }: PanSetup): number =>
+  rest.kind === 'clock' ? Math.max(LONGEST_REST, rest.seconds + AFTERWARDS) : LONGEST_REST
 
 const secondsIn = (spells: readonly Spell[]): number => spells.reduce((sum, s) => sum + s.seconds, 0)
 

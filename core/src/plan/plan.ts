@@ -95,11 +95,11 @@ const HELD_WITHIN = 0.5
 /** Nothing solved: what comes of just so long. */
 function byTheClock<S extends Resting>(method: Method<S>, setup: Setup<S>, free: number): Solved {
   const program = method.program(setup, free)
-  const outcome = run(method.subject(setup, 'fine'), untilRested(program), recordingFor(program, setup.settings))
+  const outcome = run(method.subject(setup, 'fine'), untilRested(program, setup.settings), recordingFor(program, setup.settings))
   const coarse = (seconds: number): number =>
     run(
       method.subject(setup, 'coarse'),
-      untilRested(method.program(setup, seconds)),
+      untilRested(method.program(setup, seconds), setup.settings),
       { ...KEEP_ENDS, untilPastPeakBy: PAST_PEAK },
       COARSE_STEPS
     ).peak.core
@@ -113,7 +113,7 @@ function solveMethod<S extends Resting>(method: Method<S>, setup: Setup<S>, targ
   return solveFree({
     fine: method.subject(setup, 'fine'),
     coarse: method.subject(setup, 'coarse'),
-    stages: free => untilRested(method.program(setup, free)),
+    stages: free => untilRested(method.program(setup, free), setup.settings),
     goal: method.goal(setup, target),
     low,
     high,
@@ -122,7 +122,11 @@ function solveMethod<S extends Resting>(method: Method<S>, setup: Setup<S>, targ
   })
 }
 
-const untilRested = (program: Program): Stage[] => [...program.heating, program.rest(LONGEST_REST)]
+/** Run on for as long as the rest can be: a piece in the fridge may lie there for hours. */
+const untilRested = (program: Program, { rest }: Resting): Stage[] => [
+  ...program.heating,
+  program.rest(rest.kind === 'clock' ? Math.max(LONGEST_REST, rest.seconds + AFTERWARDS) : LONGEST_REST)
+]
 const secondsOf = (stages: readonly PlannedStage[]): number =>
   stages.reduce((sum, s) => sum + ('after' in s.end ? s.end.after : s.end.atMost), 0)
 

@@ -1,6 +1,7 @@
 /** The engine off the main thread. */
 import { expose } from 'comlink'
 import { followRest, planPanSear, type PanPlan } from '#core/plan/panPlan'
+import { chilled, type Kept } from '#core/plan/keeping'
 import { methodSpread } from '#core/plan/methodSpread'
 import { methodWhatIf } from '#core/plan/methodWhatIf'
 import { InfeasibleError, type Plan } from '#core/plan/plan'
@@ -36,6 +37,8 @@ export interface PlannerWorker {
   methodWhatIf(request: PlanRequest, kind: MethodKind, turned: Dialled, plan: Plan): readonly Consequence[]
   /** What is cut off it put back to the heat, for whoever wants it further done. */
   second(request: PlanRequest, kind: MethodKind, turned: Dialled, plan: Plan, targetC: number): SecondServing | { readonly refused: string }
+  /** How long until what is kept is cold. */
+  chilled(request: PlanRequest, kind: MethodKind, turned: Dialled, plan: Plan): Kept
   /** What three thicknesses of a cut allow. */
   thicknesses(cutId: string): readonly Allows[]
   /** Every school of drying and of taking off the chill, for this piece. */
@@ -88,6 +91,7 @@ const worker: PlannerWorker = {
       throw error
     }
   },
+  chilled: (request, kind, turned, plan) => chilled(methodOf(kind), setupFor(request, kind, turned), plan),
   thicknesses: cutId => {
     const { piece } = FIRST_REQUEST
     return thicknessesAllow(setupOf({ ...FIRST_REQUEST, piece: { ...piece, cutId } }), FIRST_REQUEST.targetC)

@@ -173,7 +173,7 @@ const words = computed(() => scaleOf(draft.request).bands.map(b => ({ value: b.w
             :placeholder="`guest ${i + 1}`"
             :aria-label="`Name of guest ${i + 1}`"
             maxlength="40"
-            @change="e => guests.change(g.id, { name: (e.target as HTMLInputElement).value })"
+            @input="e => guests.change(g.id, { name: (e.target as HTMLInputElement).value })"
           />
           <pick-field
             label="wants it"

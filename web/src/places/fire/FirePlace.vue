@@ -5,6 +5,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { bandOf, scaleOf } from '#core/doneness/scale'
 import { valueAt } from '#core/heat/history'
+import { shownC } from '#core/kit/thermometer'
 import { SURFACES } from '#core/meat/piece'
 import { callSheet, remarks } from '#core/plan/callSheet'
 import { showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
@@ -40,8 +41,17 @@ const router = useRouter()
 const shown = computed(() => planner.current ?? planner.result)
 const stale = computed(() => planner.current === null)
 const lines = computed(() =>
-  shown.value ? callSheet(shown.value.request, shown.value.plan, stale.value ? null : planner.spread, units.system) : []
+  shown.value
+    ? callSheet(shown.value.request, shown.value.plan, stale.value ? null : planner.spread, units.system).map(l =>
+        l.id === 'pull' ? { ...l, why: l.why + onProbe(shown.value!.plan.pull.core) } : l
+      )
+    : []
 )
+/** What a thermometer that is off will show at the pull. */
+function onProbe(pullC: number): string {
+  const reads = shownC(kit.thermometer, pullC)
+  return Math.abs(reads - pullC) < 0.25 ? '' : ` ${kit.thermometer.name} will show ${shownText(showTemperature(reads, units.system))} then.`
+}
 const said = computed(() => (planner.current ? remarks(planner.current.request, planner.current.plan, units.system) : []))
 const cautions = computed(() => cautionsFor(draft.request.targetC, draft.request.panC, units.system, draft.table, kit.oil))
 const dangers = computed(() => dangersOf(draft.request.targetC, draft.table, planner.current?.plan ?? null, guests.reference))

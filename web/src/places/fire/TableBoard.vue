@@ -91,7 +91,7 @@ async function work(plan: Plan): Promise<Found> {
 const shown = computed(() => (found.value && found.value.of === props.plan && several.value ? found.value : null))
 
 const who = (targetC: number): string => {
-  const names = guests.guests.filter(g => g.targetC === targetC).map((g, i) => g.name.trim() || `guest ${i + 1}`)
+  const names = guests.guests.flatMap((g, i) => (g.targetC === targetC ? [g.name.trim() || `guest ${i + 1}`] : []))
   const word = bandOf(scaleOf(props.request), targetC).word
   return `${names.length > 0 ? `${names.join(', ')}: ` : ''}${word}, ${degrees(targetC)}`
 }

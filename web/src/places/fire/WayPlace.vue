@@ -8,6 +8,7 @@ import { dialsOf, dialValues, type DialKey, type DialValues } from '#core/method
 import { METHOD_KINDS, METHODS, type MethodKind } from '#core/method/methods'
 import type { InPot } from '#core/method/pot'
 import { pastryMisses } from '#core/method/wrapped'
+import { shownC } from '#core/kit/thermometer'
 import { methodSheet, settingsFor, WHEN } from '#core/plan/everyMethod'
 import type { Spread } from '#core/plan/spread'
 import { showDurationRange, showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
@@ -26,6 +27,7 @@ import { askWorker } from '../../workers/planner'
 import CarveBoard from './CarveBoard.vue'
 import DonenessRow from './DonenessRow.vue'
 import FireTabs from './FireTabs.vue'
+import KeepBoard from './KeepBoard.vue'
 import MethodOut from './MethodOut.vue'
 import PotBoard from './PotBoard.vue'
 import SafetyGate from './SafetyGate.vue'
@@ -87,6 +89,12 @@ watch(
 )
 const sure = computed(() => (spread.value && spread.value.of === now.value ? spread.value.spread : null))
 
+const shownOnProbe = computed(() => {
+  const pull = shown.value?.plan.pull.core
+  if (pull === undefined) return ''
+  const reads = shownC(kit.thermometer, pull)
+  return Math.abs(reads - pull) < 0.25 ? '' : ` ${kit.thermometer.name} will show ${shownText(showTemperature(reads, units.system))} then.`
+})
 const lines = computed(() => {
   if (!shown.value) return []
   const sheet = methodSheet(shown.value.plan, units.system)
@@ -100,7 +108,7 @@ const lines = computed(() => {
       ? `${shownText(showDurationRange(plan.pull.time, plan.pull.time))} if everything is as said; 8 cooks in 10 end inside the range. By the clock alone it would peak between ${showTemperature(range.peakByClock[0], units.system).figure} and ${shownText(showTemperature(range.peakByClock[2], units.system))}. ${tolerance.lateS === null ? 'Being late does not spoil it.' : `You may be ${shownText(showDurationRange(tolerance.lateS, tolerance.lateS))} late before it leaves its band.`}`
       : 'Working out how sure that is…'
   }
-  return sheet.flatMap(l => (l.id === 'pull' ? [l, clock] : [l]))
+  return sheet.flatMap(l => (l.id === 'pull' ? [{ ...l, why: l.why + shownOnProbe.value }, clock] : [l]))
 })
 
 const moment = ref(0)
@@ -150,6 +158,11 @@ const said = computed(() => {
   const off = plan.peak.core - plan.target
   return [
     ...(pastry ? [pastry] : []),
+    ...(kind.value === 'in pastry'
+      ? [
+          `In pastry the climb is less sure than elsewhere: ${shownText(showTemperatureRise(plan.peak.core - plan.pull.core, units.system))} here, where cooks report 3 to 10. Leave the probe in, and cut it when it is right.`
+        ]
+      : []),
     ...((values.value.byClockS ?? 0) > 0 && Math.abs(off) > 1
       ? [
           `By this clock it peaks at ${shownText(showTemperature(plan.peak.core, units.system))}, ${shownText(showTemperatureRise(Math.abs(off), units.system))} ${off > 0 ? 'above' : 'below'} what is wanted.`
@@ -228,6 +241,13 @@ const ways = computed(() => METHOD_KINDS.map(k => ({ value: k, label: k })))
         :ask="() => askWorker(w => w.methodWhatIf(draft.request, kind, turned, now!.plan))"
       />
       <table-board v-if="shown && !unsuited" :request="draft.request" :kind="kind" :turned="turned" :plan="now?.plan ?? null" />
+      <keep-board
+        v-if="shown && !unsuited && shown.plan.phases.some(p => p.phase === 'bath' || p.phase === 'pot')"
+        :request="draft.request"
+        :kind="kind"
+        :turned="turned"
+        :plan="now?.plan ?? null"
+      />
       <carve-board
         v-if="shown"
         :class="{ stale: !now }"

@@ -1,0 +1,43 @@
+/**
+ * What is kept for another day, straight from its bag: how long until its middle is cold in
+ * ice water and in the fridge, and how long in the bath again before it is seared. Seconds.
+ */
+import { allOver, type Face } from '#core/heat/faces'
+import { COARSE_STEPS, KEEP_ENDS, run, type Stage } from '#core/heat/program'
+import { inFridge, inIce } from '#core/kit/bath'
+import type { Method, Resting } from '#core/method/method'
+import type { Setup } from '#core/method/setup'
+import type { Plan } from './plan'
+
+/** Cold enough to be kept, °C. */
+export const COLD_C = 5
+/** Cooked meat should be cold within this long, s: two hours to 21 °C and four more to 5 °C (US Food Code, from memory). */
+export const CHILLED_WITHIN_S = 6 * 3600
+/** Days in a cold fridge, sealed; the usual cautious figure for cooked meat (common practice, no source). */
+export const KEEPS_DAYS = 3
+
+export interface Kept {
+  readonly inIceS: number
+  readonly inFridgeS: number
+}
+
+const LONGEST = 12 * 3600
+
+export function chilled<S extends Resting>(method: Method<S>, setup: Setup<S>, plan: Plan): Kept {
+  const { heating } = method.program(setup, plan.free)
+  const wet = heating.reduce((last, s, i) => (s.phase === 'bath' || s.phase === 'pot' ? i : last), -1)
+  const cooked: readonly Stage[] = heating.slice(0, wet + 1)
+  const until = (face: Face): number => {
+    // Nothing of this engine ends a stage on the way down: the whole cooling is run and looked up.
+    const { history, stageEnds } = run(
+      method.subject(setup, 'coarse'),
+      [...cooked, { name: 'cooling', end: { after: LONGEST }, faces: allOver(face) }],
+      { ...KEEP_ENDS, every: 60 },
+      COARSE_STEPS
+    )
+    const from = stageEnds[cooked.length - 1] ?? 0
+    const at = history.time.findIndex((t, i) => t > from && history.core[i] <= COLD_C)
+    return (at < 0 ? history.time[history.time.length - 1] : history.time[at]) - from
+  }
+  return { inIceS: until(inIce(setup.constants)), inFridgeS: until(inFridge(setup.constants)) }
+}
