@@ -110,7 +110,7 @@ test('a bone-in rib steak for two with two donenesses: one part served, the rest
   await way(page, 'sear then oven')
   await expect(page.locator('.guests ol')).toContainText('What is left goes back in the oven', { timeout: 60_000 })
   await expect(page.locator('.guests ol')).toContainText('Bo: medium, 59')
-  await expect(page.locator('.carve')).toContainText('Off the bone first')
+  await expect(page.locator('section.carve')).toContainText('Off the bone first')
 })
 
 test('a tenderloin roast for eight at half past seven, given out as a calendar', async ({ page }) => {

@@ -8,6 +8,7 @@ import { METHODS, type MethodKind, type SettingsOf } from '#core/method/methods'
 import type { Method, Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
 import { InfeasibleError, planMethod, type Plan } from './plan'
+import type { Hint } from './search'
 
 export interface Tolerance {
   /** How late the pull may be before the peak leaves its band of doneness, s; null where no lateness does that. */
@@ -35,12 +36,13 @@ export function compareOne<K extends MethodKind>(
   settings: SettingsOf[K],
   target: number,
   scale: Scale,
-  byClock: number | null
+  byClock: number | null,
+  hint?: Hint
 ): Compared {
   const method = METHODS[kind] as Method<SettingsOf[K]>
   const setup = { ...bare, settings }
   try {
-    const plan = planMethod(method, setup, target, byClock)
+    const plan = planMethod(method, setup, target, byClock, hint)
     return { kind, plan, tolerance: toleranceOf(method, setup, plan, scale) }
   } catch (error) {
     if (error instanceof InfeasibleError) return { kind, unsuited: error.message, nearestC: error.nearestC }

@@ -13,13 +13,14 @@ import type { UnitSystem } from '#core/quantity/units'
 import { valueAt } from '#core/heat/history'
 import { compareOne, type Bare, type Compared } from './compare'
 import type { PhaseSpan, Plan } from './plan'
+import type { Hint } from './search'
 import { panOf, panSettings, RequestError, ringOf, type PlanRequest } from './request'
 
 /** @throws RequestError */
-export function compareFor(request: PlanRequest, kind: MethodKind, turned: Dialled): Compared {
+export function compareFor(request: PlanRequest, kind: MethodKind, turned: Dialled, hint?: Hint): Compared {
   const missing = missingFor(request, kind)
   if (missing !== null) return { kind, unsuited: missing, nearestC: null }
-  return compareOne(kind, bareOf(request), settingsFor(request, kind, turned), request.targetC, scaleOf(request), byClockOf(turned))
+  return compareOne(kind, bareOf(request), settingsFor(request, kind, turned), request.targetC, scaleOf(request), byClockOf(turned), hint)
 }
 
 export const byClockOf = ({ byClockS }: Dialled): number | null => (byClockS === undefined || byClockS <= 0 ? null : byClockS)

@@ -9,7 +9,7 @@ import { boilingPoint } from '#core/heat/vapour'
 import { restSeconds, type Method, type Phase, type PlannedStage, type Program, type Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
 import { lethality, REFERENCES } from '#core/safety/lethality'
-import { PAST_PEAK, solveFree, type Solved } from './search'
+import { PAST_PEAK, solveFree, type Hint, type Solved } from './search'
 
 export interface Moment {
   /** s since the piece first met the heat. */
@@ -50,6 +50,7 @@ export interface Plan {
   readonly handsOn: number
   readonly section: SectionReading
   readonly lethal: readonly Lethal[]
+  readonly hint: Hint
   readonly history: History
   /** Along the axis, from the first face. */
   readonly fields: readonly Field[]
@@ -76,13 +77,20 @@ const MOVING = 60
 
 /**
  * @param byClock the free quantity as the cook gives it, s; solved for the target where it is null
+ * @param hint of a plan much like this one
  * @throws InfeasibleError
  */
-export function planMethod<S extends Resting>(method: Method<S>, setup: Setup<S>, target: number, byClock: number | null = null): Plan {
+export function planMethod<S extends Resting>(
+  method: Method<S>,
+  setup: Setup<S>,
+  target: number,
+  byClock: number | null = null,
+  hint?: Hint
+): Plan {
   const reason = method.unsuited(setup, target)
   if (reason !== null && byClock === null) throw new InfeasibleError(reason, null, null)
   if (byClock !== null) return readPlan(method, setup, target, byTheClock(method, setup, byClock))
-  const solved = solveMethod(method, setup, target)
+  const solved = solveMethod(method, setup, target, hint)
   if (solved.misses !== 'none' && !heldLong(solved, target)) throw infeasible(method, setup, target, solved)
   return readPlan(method, setup, target, solved)
 }
@@ -104,11 +112,11 @@ function byTheClock<S extends Resting>(method: Method<S>, setup: Setup<S>, free:
       COARSE_STEPS
     ).peak.core
   const more = Math.max(20, 0.05 * free)
-  return { free, run: outcome, peakRate: (coarse(free + more) - coarse(free)) / more, misses: 'none' }
+  return { free, run: outcome, peakRate: (coarse(free + more) - coarse(free)) / more, misses: 'none', hint: { free, bias: 0 } }
 }
 
 /** The solve alone, whether it meets the target or not. */
-function solveMethod<S extends Resting>(method: Method<S>, setup: Setup<S>, target: number): Solved {
+function solveMethod<S extends Resting>(method: Method<S>, setup: Setup<S>, target: number, hint?: Hint): Solved {
   const [low, high] = method.bounds(setup)
   return solveFree({
     fine: method.subject(setup, 'fine'),
@@ -118,7 +126,8 @@ function solveMethod<S extends Resting>(method: Method<S>, setup: Setup<S>, targ
     low,
     high,
     guess: Math.min(high, Math.max(low, method.guess(setup))),
-    recording: free => recordingFor(method.program(setup, free), setup.settings)
+    recording: free => recordingFor(method.program(setup, free), setup.settings),
+    hint
   })
 }
 
@@ -177,6 +186,7 @@ export function readPlan<S extends Resting>(method: Method<S>, setup: Setup<S>, 
     handsOn: secondsOf(stages.filter(s => s.busy)) + MOVING * stages.filter(s => !s.busy).length,
     section: readSection(atCarving, geometry, target, boilingPoint(setup.room.altitudeM)),
     lethal: lethalOf(history, carve.time),
+    hint: solved.hint,
     history,
     fields: fields.map(f => axisColumn(f, geometry)),
     geometry

@@ -6,6 +6,10 @@ import { slabGrid } from '#core/heat/grid'
 import type { Stage, Subject } from '#core/heat/program'
 import { KEEP_ENDS } from '#core/heat/program'
 import { drySolid } from '#core/heat/properties'
+import { METHODS } from '#core/method/methods'
+import { stripSetup } from '#core/method/setups.fixture'
+import { USUAL_KIT, usualSettings } from '#core/method/usual'
+import { planMethod } from './plan'
 import { solveFree, type Problem } from './search'
 
 /** A thin dry slab in a bath: one lump of heat, θ = exp(−t·2h/(ρcL)). */
@@ -63,5 +67,19 @@ describe('the free time', () => {
     const { free } = solveFree(problem(40, { settle: near => told.push(near) }))
     expect(told).toHaveLength(1)
     expect(Math.abs(told[0] - free) / free).toBeLessThan(0.2)
+  })
+})
+
+describe('a hint from a plan much like it', () => {
+  it('changes the answer by no more than the answer is good to, and a wrong one does no harm', () => {
+    const setup = { ...stripSetup({ thicknessMm: 42 }), settings: { ...usualSettings(USUAL_KIT, 54)['sear then oven'] } }
+    const method = METHODS['sear then oven']
+    const plain = planMethod(method, setup, 54)
+    const near = planMethod(method, setup, 56).hint
+    for (const hint of [near, { free: 20, bias: 0 }, { free: 9000, bias: -1.5 }, { free: plain.free, bias: 2 }]) {
+      const hinted = planMethod(method, setup, 54, null, hint)
+      expect(Math.abs(hinted.peak.core - 54)).toBeLessThan(0.1)
+      expect(Math.abs(hinted.free - plain.free) * plain.peakRate).toBeLessThan(0.2)
+    }
   })
 })

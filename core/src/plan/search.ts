@@ -18,8 +18,16 @@ export interface Problem {
   readonly guess: number
   /** What the run at the answer keeps. */
   readonly recording: (free: number) => Recording
+  /** What a problem much like this one came to: saves trials, and changes nothing else. */
+  readonly hint?: Hint | undefined
   /** Told the neighbourhood once it is known, so that a program that comes in whole numbers keeps to one. */
   readonly settle?: (near: number) => void
+}
+
+export interface Hint {
+  readonly free: number
+  /** How far the default grid's peak lay above the coarse one's, K. */
+  readonly bias: number
 }
 
 export interface Solved {
@@ -29,6 +37,8 @@ export interface Solved {
   readonly peakRate: number
   /** Where no free time gives the goal: on which side the nearest lies. */
   readonly misses: 'none' | 'too hot at the least' | 'too cool at the most'
+  /** For the next problem like this one. */
+  readonly hint: Hint
 }
 
 /** The last stage runs no longer than until the core has fallen this far from its peak, K. */
@@ -39,17 +49,22 @@ const MOST_CORRECTIONS = 10
 const SEARCHING: Recording = { ...KEEP_ENDS, untilPastPeakBy: PAST_PEAK }
 
 export function solveFree(problem: Problem): Solved {
-  const { low, high, goal } = problem
+  const { low, high, goal, hint } = problem
+  const bias = hint?.bias ?? 0
   const known: Point[] = []
   const coarse = (free: number): number => {
-    const over = run(problem.coarse, problem.stages(free), SEARCHING, COARSE_STEPS).peak.core - goal
+    const over = run(problem.coarse, problem.stages(free), SEARCHING, COARSE_STEPS).peak.core + bias - goal
     known.push({ free, over })
     return over
   }
-  const atLow = coarse(low)
-  if (atLow >= 0) return missed(problem, low, 'too hot at the least')
-  const bracket = bracketing(coarse, problem, atLow)
-  if (bracket === null) return missed(problem, high, 'too cool at the most')
+  const told = hint ? around(coarse, problem, hint.free) : null
+  let bracket = told
+  if (bracket === null) {
+    const atLow = coarse(low)
+    if (atLow >= 0) return missed(problem, low, 'too hot at the least')
+    bracket = bracketing(coarse, problem, atLow)
+    if (bracket === null) return missed(problem, high, 'too cool at the most')
+  }
   const near = risingRoot(coarse, bracket, 0.5, 1)
   if (problem.settle) {
     problem.settle(near)
@@ -58,7 +73,7 @@ export function solveFree(problem: Problem): Solved {
     coarse(near * 1.04 + 1)
   }
   const { free, slope } = straightThrough(known)
-  return corrected(problem, Math.min(high, Math.max(low, free)), slope)
+  return corrected(problem, Math.min(high, Math.max(low, free)), slope, bias)
 }
 
 interface Point {
@@ -80,16 +95,19 @@ const missed = (problem: Problem, free: number, misses: Solved['misses']): Solve
   free,
   run: tried(problem, free),
   peakRate: 0,
-  misses
+  misses,
+  hint: { free, bias: 0 }
 })
 
 /** Secant from a near answer and a slope; each new pair of trials mends the slope, and none goes back beyond one known to be off. */
-function corrected(problem: Problem, near: number, slope: number): Solved {
+function corrected(problem: Problem, near: number, slope: number, bias: number): Solved {
   const { goal } = problem
   let { low, high } = problem
   let free = near
   let rate = slope
   let outcome = tried(problem, free)
+  // The coarse grid took this to be the answer: what it is off by is how the two grids differ.
+  const offBy = bias + outcome.peak.core - goal
   for (let i = 0; i < MOST_CORRECTIONS; i++) {
     const over = outcome.peak.core - goal
     if (Math.abs(over) < CLOSE_KELVIN) break
@@ -105,7 +123,17 @@ function corrected(problem: Problem, near: number, slope: number): Solved {
     free = next
     outcome = tryNext
   }
-  return { free, run: outcome, peakRate: rate, misses: 'none' }
+  return { free, run: outcome, peakRate: rate, misses: 'none', hint: { free, bias: offBy } }
+}
+
+/** A little to both sides of what it was last time, where the goal lies between those. */
+function around(f: (free: number) => number, { low, high }: Problem, last: number): Bracket | null {
+  const [near, far] = [Math.max(low, 0.87 * last), Math.min(high, 1.15 * last)]
+  if (far - near < 2) return null
+  const atLow = f(near)
+  if (atLow >= 0) return null
+  const atHigh = f(far)
+  return atHigh >= 0 ? { low: near, atLow, high: far, atHigh } : null
 }
 
 /** Widens upward from the guess until the goal lies between. */

@@ -7,6 +7,7 @@ import { methodWhatIf } from '#core/plan/methodWhatIf'
 import { InfeasibleError, type Plan } from '#core/plan/plan'
 import { secondServing, type SecondServing } from '#core/plan/secondServing'
 import { RequestError, setupOf, type PlanRequest } from '#core/plan/request'
+import type { Hint } from '#core/plan/search'
 import { planSpread, type Spread } from '#core/plan/spread'
 import { CUTS, cutById } from '#core/meat/cuts'
 import { thawSeconds, type ThawingHow } from '#core/meat/larder'
@@ -65,6 +66,9 @@ function guarded(work: () => PanPlan): Planned {
 
 const methodOf = <K extends MethodKind>(kind: K): Method<SettingsOf[K]> => METHODS[kind] as Method<SettingsOf[K]>
 
+/** What the last plan of a kind came to: the next one is found sooner. */
+const hints = new Map<string, Hint>()
+
 const worker: PlannerWorker = {
   plan: request =>
     request.piece.form === 'roast'
@@ -74,8 +78,11 @@ const worker: PlannerWorker = {
     guarded(() => (pulled ? followRest(setupOf(request), request.targetC, past) : planPanSear(setupOf(request), request.targetC, past))),
   spread: (request, plan) => planSpread(setupOf(request), plan),
   method: (request, kind, turned) => {
+    const like = `${kind} ${request.piece.cutId} ${request.piece.form ?? ''}`
     try {
-      return compareFor(request, kind, turned)
+      const found = compareFor(request, kind, turned, hints.get(like))
+      if ('plan' in found) hints.set(like, found.plan.hint)
+      return found
     } catch (error) {
       if (error instanceof RequestError) return { kind, unsuited: error.message, nearestC: null }
       throw error

@@ -111,6 +111,8 @@ const lines = computed(() => {
   return sheet.flatMap(l => (l.id === 'pull' ? [{ ...l, why: l.why + shownOnProbe.value }, clock] : [l]))
 })
 
+/** A chart nobody looks at is not drawn. */
+const curves = ref(false)
 const moment = ref(0)
 watch(
   shown,
@@ -257,9 +259,9 @@ const ways = computed(() => METHOD_KINDS.map(k => ({ value: k, label: k })))
         :peak-c="shown.plan.peak.core"
         :guests="Math.max(1, guests.guests.length)"
       />
-      <details v-if="shown" class="curves">
+      <details v-if="shown" class="curves" @toggle="e => (curves = (e.target as HTMLDetailsElement).open)">
         <summary>The curves in full</summary>
-        <plan-chart :plan="shown.plan" :beside="null" />
+        <plan-chart v-if="curves" :plan="shown.plan" :beside="null" />
       </details>
     </main>
 
