@@ -64,6 +64,11 @@ export function axisColumn(field: Field, { edgesMm }: CutGeometry): Field {
   return { time, temperature: axis(temperature), hottest: axis(hottest), wetness: axis(wetness) }
 }
 
+/** The hottest so far from the axis outward, half-way up: what a cut across a joint shows. Null for a flat piece. */
+export function acrossMiddle(field: Field, geometry: CutGeometry): number[] | null {
+  return sideRay(field, geometry)?.reverse() ?? null
+}
+
 /** The hottest so far from the side inward, half-way up. */
 function sideRay({ hottest }: Field, { edgesMm, radiiMm, mirrored }: CutGeometry): number[] | null {
   const rings = radiiMm.length - 1

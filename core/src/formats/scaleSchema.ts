@@ -1,6 +1,6 @@
 /** A scale of doneness of the cook's own: the same words, other degrees, each above the one before. */
 import * as yup from 'yup'
-import { OWN, type Scale } from '#core/doneness/scale'
+import { OWN } from '#core/doneness/scale'
 import { named, within } from './plainFields'
 
 const DEGREES = [0, 90] as const
@@ -37,5 +37,3 @@ export const scaleSchema = yup
       })
   })
   .noUnknown()
-
-export const isScale = (input: unknown): input is Scale => scaleSchema.isValidSync(input)

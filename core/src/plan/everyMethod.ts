@@ -23,7 +23,7 @@ export function compareFor(request: PlanRequest, kind: MethodKind, turned: Diall
   return compareOne(kind, bareOf(request), settingsFor(request, kind, turned), request.targetC, scaleOf(request), byClockOf(turned), hint)
 }
 
-export const byClockOf = ({ byClockS }: Dialled): number | null => (byClockS === undefined || byClockS <= 0 ? null : byClockS)
+const byClockOf = ({ byClockS }: Dialled): number | null => (byClockS === undefined || byClockS <= 0 ? null : byClockS)
 
 /** The settings a method would be planned with. In a pan alone they are the request's own. */
 export function settingsFor<K extends MethodKind>(request: PlanRequest, kind: K, turned: Dialled): SettingsOf[K] {

@@ -2,7 +2,7 @@
  * A plan: one method on one piece solved for the doneness wanted, and everything a cook
  * asks of it read off the same run. Seconds, °C, mm.
  */
-import { axisColumn, geometryOf, readSection, type CutGeometry, type SectionReading } from '#core/doneness/section'
+import { acrossMiddle, axisColumn, geometryOf, readSection, type CutGeometry, type SectionReading } from '#core/doneness/section'
 import { valueAt, type Field, type History } from '#core/heat/history'
 import { COARSE_STEPS, KEEP_ENDS, run, type Recording, type Run, type Stage } from '#core/heat/program'
 import { boilingPoint } from '#core/heat/vapour'
@@ -54,6 +54,8 @@ export interface Plan {
   readonly history: History
   /** Along the axis, from the first face. */
   readonly fields: readonly Field[]
+  /** Half-way up from the axis outward, at the same moments; null for a flat piece. The hottest so far, °C. */
+  readonly girth: readonly (readonly number[])[] | null
   readonly geometry: CutGeometry
 }
 
@@ -189,6 +191,7 @@ export function readPlan<S extends Resting>(method: Method<S>, setup: Setup<S>, 
     hint: solved.hint,
     history,
     fields: fields.map(f => axisColumn(f, geometry)),
+    girth: girthOf(fields, geometry),
     geometry
   }
 }
@@ -198,6 +201,18 @@ function rewarmed<S extends Resting>(method: Method<S>, setup: Setup<S>, program
   const every = Math.max(4, secondsOf(program.heating) / 250)
   return run(method.subject(setup, 'fine'), stages, { ...KEEP_ENDS, every, fieldEvery: 3 * every })
 }
+
+function girthOf(fields: readonly Field[], geometry: CutGeometry): readonly (readonly number[])[] | null {
+  const across = fields.map(f => acrossMiddle(f, geometry))
+  return across.some(a => a === null) ? null : across.map(a => a ?? [])
+}
+
+/** The pan or pot, but only while the piece is in it. */
+export function plateInUse({ history, phases }: Pick<Plan, 'history' | 'phases'>): (number | null)[] {
+  const used = phases.filter(p => IN_A_LUMP.has(p.phase))
+  return history.time.map((t, i) => (used.some(p => t >= p.from && t <= p.to) ? history.plate[i] : null))
+}
+const IN_A_LUMP: ReadonlySet<Phase> = new Set<Phase>(['sear', 'fat edge', 'rewarm', 'pot'])
 
 const fieldAt = (fields: readonly Field[], time: number): Field =>
   fields.reduce((found, f) => (Math.abs(f.time - time) < Math.abs(found.time - time) ? f : found), fields[0])

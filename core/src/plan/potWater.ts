@@ -53,8 +53,3 @@ export function topUpLitres({ pot }: Pick<Mixed, 'pot'>, room: Room, fromC: numb
   if (above <= 1) return null
   return ((pot.litres * LITRE_HEAT + pot.metalHeat) * Math.max(0, toC - fromC)) / (LITRE_HEAT * above)
 }
-
-/** Parts of cold water for one part of boiling that give a temperature. */
-export function coldForOneBoiling(targetC: number, coldC: number, room: Room): number {
-  return Math.max(0, (boilingPoint(room.altitudeM) - targetC) / Math.max(1, targetC - coldC))
-}

@@ -3,9 +3,16 @@
  * carried out only on a deliberate yes. Local codes come first.
  */
 import { PUBLIC_HEALTH } from '#core/doneness/scale'
-import type { Plan } from '#core/plan/plan'
+import type { History } from '#core/heat/history'
 import type { Table } from './cautions'
 import { NOT_INTACT_C } from './cautions'
+
+/** What of a plan counts here. */
+export interface Cooked {
+  readonly history: Pick<History, 'time' | 'core'>
+  readonly carve: { readonly time: number }
+  readonly lethal: readonly { readonly reference: string; readonly core: number }[]
+}
 
 export type DangerId = 'not intact' | 'vulnerable' | 'long and warm'
 
@@ -27,7 +34,7 @@ const ENOUGH = 1
  * @param plan null while there is none
  * @param reference id of the lethality gone by
  */
-export function dangersOf(targetC: number, table: Table, plan: Plan | null, reference: string): Danger[] {
+export function dangersOf(targetC: number, table: Table, plan: Cooked | null, reference: string): Danger[] {
   const reached = plan?.lethal.find(l => l.reference === reference)
   const killed = (reached?.core ?? 0) >= ENOUGH
   const dangers: Danger[] = []
@@ -42,7 +49,7 @@ export function dangersOf(targetC: number, table: Table, plan: Plan | null, refe
 }
 
 /** Time that the core spends where what makes ill can grow, h. */
-function warmHours({ history, carve }: Plan): number {
+function warmHours({ history, carve }: Cooked): number {
   let seconds = 0
   for (let i = 1; i < history.time.length && history.time[i] <= carve.time; i++) {
     const T = history.core[i]

@@ -9,7 +9,7 @@ import { computed, useTemplateRef } from 'vue'
 import { valueAt } from '#core/heat/history'
 import type { Phase } from '#core/method/method'
 import { phaseName } from '#core/plan/everyMethod'
-import type { Plan } from '#core/plan/plan'
+import { plateInUse, type Plan } from '#core/plan/plan'
 import type { Spread } from '#core/plan/spread'
 import { showClock, showTemperature, shownText } from '#core/quantity/format'
 import { useUnits } from '../stores/units'
@@ -92,9 +92,7 @@ const fits = (p: Part): boolean => x.value(p.to) - x.value(p.from) > p.name.leng
 
 const history = computed(() => props.plan.history)
 const read = (series: readonly number[]): number => valueAt(history.value.time, series, props.moment)
-const plateNow = computed(() =>
-  metal.value && props.moment <= props.plan.pull.time && props.moment >= 0 ? read(history.value.plate.map(p => p ?? 0)) : null
-)
+const plateNow = computed(() => plateAt())
 const now = computed(() => {
   const degrees = (c: number): string => shownText(showTemperature(c, units.system))
   const when = props.moment < 0 ? `${showClock(-props.moment)} before` : `${showClock(props.moment)} on`
@@ -102,7 +100,15 @@ const now = computed(() => {
   if (plateNow.value !== null) parts.push(`${wetNow.value ? 'water' : 'pan'} ${degrees(plateNow.value)}`)
   return parts.join(' · ')
 })
-const metal = computed(() => history.value.plate.some(p => p !== null))
+/** What the piece lies in at the moment, where it lies in anything. */
+function plateAt(): number | null {
+  const index = history.value.time.findIndex(t => t >= props.moment)
+  return props.moment < 0 || index < 0 ? null : plate.value[index]
+}
+const plate = computed(() => plateInUse(props.plan))
+const metal = computed(() => plate.value.some(p => p !== null))
+/** Of a joint the side says more than its other end. */
+const otherFace = computed(() => (history.value.second.some(f => f !== null) ? history.value.second : history.value.side))
 const inWater = (p: { phase: Phase }): boolean => p.phase === 'pot'
 const wet = computed(() => props.plan.phases.some(inWater))
 const wetNow = computed(() => props.plan.phases.some(p => inWater(p) && props.moment > p.from && props.moment <= p.to))
@@ -192,22 +198,12 @@ function last(values: readonly number[]): number {
 
       <path v-if="spread" class="band" :d="bandPath(spread.time, spread.low, spread.high, x, core)" />
       <path class="core" :d="linePath(history.time, history.core, x, core)" />
-      <path
-        class="pan"
-        :d="
-          linePath(
-            history.time,
-            history.plate.map((p, i) => (history.time[i] <= plan.pull.time ? p : null)),
-            x,
-            heat
-          )
-        "
-      />
+      <path class="pan" :d="linePath(history.time, plate, x, heat)" />
       <path class="face" :d="linePath(history.time, history.first, x, heat)" />
-      <path class="face second" :d="linePath(history.time, history.second, x, heat)" />
+      <path class="face second" :d="linePath(history.time, otherFace, x, heat)" />
       <g class="names">
         <text :x="LEFT + 2" :y="CORE.top + 12">core{{ spread ? ', with what is not known' : '' }}</text>
-        <text :x="LEFT + 2" :y="HEAT.top - 5">{{ wet ? 'water and both faces' : metal ? 'pan and both faces' : 'both faces' }}</text>
+        <text :x="LEFT + 2" :y="HEAT.top - 5">{{ wet ? 'water and outside' : metal ? 'pan and outside' : 'outside' }}</text>
       </g>
 
       <line class="pull" :x1="pullX" :x2="pullX" :y1="RIBBON.top + RIBBON.height" :y2="HEAT.bottom" />

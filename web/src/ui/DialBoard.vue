@@ -11,6 +11,8 @@ const props = defineProps<{
   values: Dialled
   /** What the method leaves free: "time in the oven". */
   free: string
+  /** A joint is rolled in the pan: it has no turns and no edge. */
+  round?: boolean
 }>()
 const emit = defineEmits<{ turn: [key: DialKey, value: DialValues[DialKey]]; problem: [key: DialKey, message: string | null] }>()
 
@@ -18,7 +20,7 @@ const emit = defineEmits<{ turn: [key: DialKey, value: DialValues[DialKey]]; pro
 const shown = computed(() =>
   props.dials.filter(({ key }) => {
     const { restSchool, topUpEveryS, searS } = props.values
-    if (key === 'byClockS') return false
+    if (key === 'byClockS' || (props.round && (key === 'searSpells' || key === 'fatEdgeS'))) return false
     if (key === 'restS') return restSchool === 'clock'
     if (key === 'topUpL') return (topUpEveryS ?? 0) > 0
     if (key === 'searSpells' || key === 'basted') return searS === undefined || searS > 0

@@ -1,18 +1,15 @@
 <script setup lang="ts">
 /** How do I cook it: the plan as Section, Line and call sheet. */
 import { Button as AButton } from 'ant-design-vue'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { bandOf, scaleOf } from '#core/doneness/scale'
-import { valueAt } from '#core/heat/history'
+import { scaleOf } from '#core/doneness/scale'
 import { shownC } from '#core/kit/thermometer'
 import { SURFACES } from '#core/meat/piece'
 import { callSheet, remarks } from '#core/plan/callSheet'
-import { showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import { showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
 import { cautionsFor } from '#core/safety/cautions'
 import { dangersOf } from '#core/safety/dangers'
-import LineDrawing from '../../line/LineDrawing.vue'
-import SectionDrawing from '../../section/SectionDrawing.vue'
 import { useCook } from '../../stores/cook'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
@@ -23,6 +20,7 @@ import { askWorker } from '../../workers/planner'
 import CarveBoard from './CarveBoard.vue'
 import FireSettings from './FireSettings.vue'
 import FireTabs from './FireTabs.vue'
+import PlanPicture from './PlanPicture.vue'
 import SafetyGate from './SafetyGate.vue'
 import SafetyLines from './SafetyLines.vue'
 import SheetLines from './SheetLines.vue'
@@ -58,51 +56,6 @@ const dangers = computed(() => dangersOf(draft.request.targetC, draft.table, pla
 /** A yes holds for exactly this plan. */
 const agreedTo = shallowRef<object | null>(null)
 const agreed = computed(() => agreedTo.value !== null && agreedTo.value === planner.current)
-const comesOut = computed(() => {
-  const plan = shown.value?.plan
-  if (!plan) return []
-  const { crustMm, greyMm, evenness } = plan.section
-  const both = ([a, b]: readonly [number, number]): string => {
-    const [low, high] = [Math.min(a, b), Math.max(a, b)].map(v => showLength(v, units.system))
-    return low.figure === high.figure ? shownText(high) : `${low.figure}–${shownText(high)}`
-  }
-  return [
-    { what: 'Crust', value: both(crustMm) },
-    { what: 'Grey edge', value: both(greyMm) },
-    { what: `Even to ±${shownText(showTemperatureRise(3, units.system))}`, value: `${Math.round(evenness * 100)} %` },
-    { what: 'Cook loss', value: `${Math.round(plan.loss * 100)} %` }
-  ]
-})
-
-const moment = ref(0)
-watch(
-  shown,
-  s => {
-    if (s) moment.value = s.plan.carve.time
-  },
-  { immediate: true }
-)
-const field = computed(() => {
-  const plan = shown.value?.plan
-  if (!plan) return null
-  return plan.fields.reduce(
-    (found, f) => (Math.abs(f.time - moment.value) < Math.abs(found.time - moment.value) ? f : found),
-    plan.fields[0]
-  )
-})
-const coreAt = computed(() => {
-  const history = shown.value?.plan.history
-  return history ? valueAt(history.time, history.core, moment.value) : null
-})
-/** What the section has come to by then: the word for the hottest the core has been. */
-const word = computed(() => {
-  const plan = shown.value?.plan
-  if (!plan || !shown.value) return undefined
-  const reached = moment.value >= plan.peak.time ? plan.peak.core : (coreAt.value ?? 0)
-  if (reached < 40) return moment.value < plan.pull.time ? 'still raw' : undefined
-  return bandOf(scaleOf(shown.value.request), reached).word
-})
-
 const piece = computed(() => draft.request.piece)
 const title = computed(
   () =>
@@ -136,34 +89,17 @@ function light(): void {
 
       <fire-settings />
 
-      <section v-if="shown" class="drawings" :class="{ stale }" aria-label="The plan">
-        <div class="cut">
-          <section-drawing
-            :width-mm="shown.request.piece.widthMm"
-            :thickness-mm="shown.request.piece.thicknessMm"
-            :fat-edge="draft.cut.fatEdge"
-            :fat-share="draft.cut.composition.fat"
-            :field="field"
-            :edges-mm="shown.plan.edgesMm"
-            :core="coreAt"
-            :word="word"
-            :height="182"
-          />
-          <dl aria-label="What comes out">
-            <div v-for="c in comesOut" :key="c.what">
-              <dt>{{ c.what }}</dt>
-              <dd>{{ c.value }}</dd>
-            </div>
-          </dl>
-        </div>
-        <line-drawing
-          v-model:moment="moment"
-          :plan="shown.plan"
-          :spread="stale ? null : planner.spread"
-          :preheat-s="shown.preheatS ?? 240"
-          :turns="shown.plan.turns"
-        />
-      </section>
+      <plan-picture
+        v-if="shown"
+        :plan="shown.plan"
+        :piece="shown.request.piece"
+        :cut="draft.cut"
+        :scale="scaleOf(shown.request)"
+        :spread="planner.spread"
+        :preheat-s="shown.preheatS ?? 240"
+        :turns="shown.plan.turns"
+        :stale="stale"
+      />
       <template v-if="shown && planner.state !== 'refused'">
         <what-if
           :of="planner.current"
@@ -237,43 +173,7 @@ main > .head a,
   text-decoration: underline;
   text-underline-offset: 3px;
 }
-.drawings {
-  margin-top: 14px;
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-}
-.cut {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 190px;
-  gap: 10px;
-  align-items: center;
-}
-dl {
-  margin: 0;
-}
-dl > div {
-  display: flex;
-  justify-content: space-between;
-  gap: 10px;
-  border-top: 1px solid var(--rule);
-  padding: 5px 0;
-  font-size: 13.5px;
-}
-dt {
-  color: var(--ink-2);
-}
-dd {
-  margin: 0;
-  font-weight: 600;
-  white-space: nowrap;
-}
-@media (max-width: 760px) {
-  .cut {
-    grid-template-columns: 1fr;
-  }
-}
-.drawings.stale {
+.stale {
   opacity: 0.35;
   filter: grayscale(0.6);
 }

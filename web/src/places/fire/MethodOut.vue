@@ -67,6 +67,9 @@ function inWords(): string {
     .join(', ')
 }
 const fileName = computed(() => `${draft.cut.id}-${props.kind.replace(/ /g, '-')}`)
+function print(): void {
+  window.print()
+}
 async function asPdf(): Promise<void> {
   out.value = 'Making the page…'
   try {
@@ -128,13 +131,14 @@ async function open(event: Event): Promise<void> {
           <time>{{ s.at }}</time> {{ s.what }}
         </li>
       </ol>
-      <div class="acts">
+      <div class="acts no-print">
+        <a-button :disabled="held" @click="print">Print</a-button>
         <a-button :disabled="held" @click="asPdf">PDF</a-button>
         <a-button :disabled="held" @click="asCalendar">Calendar</a-button>
         <a-button :disabled="held" @click="asJson">Plan file</a-button>
       </div>
     </div>
-    <label class="open">Open a plan file <input type="file" accept="application/json,.json" @change="open" /></label>
+    <label class="open no-print">Open a plan file <input type="file" accept="application/json,.json" @change="open" /></label>
     <p class="quiet said" role="status">{{ out }}</p>
   </div>
 </template>

@@ -5,9 +5,11 @@ import type { MethodKind } from '#core/method/methods'
 import type { Compared } from '#core/plan/compare'
 import { WHEN } from '#core/plan/everyMethod'
 import { showLength, showTemperatureRise, shownText } from '#core/quantity/format'
+import RoundSection from '../../section/RoundSection.vue'
 import SectionDrawing from '../../section/SectionDrawing.vue'
 import { useDraft } from '../../stores/draft'
 import { useUnits } from '../../stores/units'
+import { sectionOf } from './sectionOf'
 import { planned, spanText, type Planned } from './planned'
 
 const props = defineProps<{ kind: MethodKind; compared: Compared | null; chosen: boolean; pinned: boolean }>()
@@ -25,24 +27,7 @@ const depth = (c: Planned, of: 'greyMm' | 'crustMm'): string => {
 }
 const off = (kelvin: number): string =>
   Math.abs(kelvin) < 0.5 ? 'the same' : `${kelvin > 0 ? '+' : '−'}${shownText(showTemperatureRise(Math.abs(kelvin), units.system))}`
-const section = computed(() => {
-  if (!found.value) return { field: null, edgesMm: [] }
-  const { fields, carve, geometry } = found.value.plan
-  const field = fields.reduce((near, f) => (Math.abs(f.time - carve.time) < Math.abs(near.time - carve.time) ? f : near), fields[0])
-  if (!geometry.mirrored) return { field, edgesMm: geometry.edgesMm }
-  // Half of it was reckoned; the other half is alike.
-  const last = geometry.edgesMm[geometry.edgesMm.length - 1]
-  const beyond = geometry.edgesMm.slice(0, -1).reverse()
-  return {
-    field: { hottest: [...field.hottest, ...[...field.hottest].reverse()] },
-    edgesMm: [...geometry.edgesMm, ...beyond.map(e => 2 * last - e)]
-  }
-})
-const across = computed(() => {
-  const { edgesMm } = section.value
-  const lies = piece.value.form === 'roast'
-  return { width: lies ? piece.value.thicknessMm : piece.value.widthMm, thick: edgesMm[edgesMm.length - 1] ?? piece.value.thicknessMm }
-})
+const cut = computed(() => (found.value ? sectionOf(found.value.plan, piece.value, found.value.plan.carve.time) : null))
 </script>
 
 <template>
@@ -51,17 +36,26 @@ const across = computed(() => {
       <input type="radio" name="method" :checked="chosen" @change="emit('choose')" />
       <template v-if="found">
         <span class="cut">
-          <section-drawing
+          <round-section
+            v-if="cut?.kind === 'round'"
+            class="disc"
             plain
-            :class="{ lying: piece.form === 'roast' }"
-            :width-mm="across.width"
-            :thickness-mm="across.thick"
+            :hottest="cut.hottest"
+            :radii-mm="cut.radiiMm"
+            :core="null"
+            :height="50"
+          />
+          <section-drawing
+            v-else-if="cut"
+            plain
+            :width-mm="piece.widthMm"
+            :thickness-mm="cut.thicknessMm"
             :fat-edge="false"
             :fat-share="0"
-            :field="section.field"
-            :edges-mm="section.edgesMm"
+            :field="cut.field"
+            :edges-mm="cut.edgesMm"
             :core="null"
-            :height="piece.form === 'roast' ? 112 : 46"
+            :height="46"
           />
         </span>
         <span class="name"
@@ -128,11 +122,9 @@ const across = computed(() => {
   display: block;
   width: 122px;
 }
-.lying {
-  width: 46px;
-  height: 112px;
-  margin: -34px 0 -34px 34px;
-  transform: rotate(90deg);
+.disc {
+  display: block;
+  margin: 0 auto;
 }
 .name {
   font-family: var(--serif);

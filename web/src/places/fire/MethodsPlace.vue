@@ -114,9 +114,11 @@ const visible = computed(() =>
   })
 )
 
-/** The other curve in the chart: of the two pinned ways the one that is not chosen. */
+/** What the chart shows: the two pinned ways, or the chosen one with a pinned one beside it. */
+const charted = computed((): MethodKind => (pinned.value.length === 2 ? pinned.value[0] : chosen.value))
+const charting = computed(() => planned(methods.current(charted.value)) ?? (charted.value === chosen.value ? shown.value : null))
 const beside = computed(() => {
-  const other = pinned.value.find(k => k !== chosen.value)
+  const other = pinned.value.find(k => k !== charted.value)
   const found = other ? planned(methods.current(other)) : null
   return other && found ? { name: other, plan: found.plan } : null
 })
@@ -155,10 +157,10 @@ const beside = computed(() => {
         />
       </div>
 
-      <section v-if="shown" class="full" :class="{ stale: !now }">
-        <h2>{{ chosen }}{{ beside ? ` beside ${beside.name}` : '' }}</h2>
+      <section v-if="charting" class="full" :class="{ stale: !now }">
+        <h2>{{ charted }}{{ beside ? ` beside ${beside.name}` : '' }}</h2>
         <p v-if="!beside" class="quiet">Pin another way and its curve is laid over this one.</p>
-        <plan-chart :plan="shown.plan" :beside="beside" />
+        <plan-chart :plan="charting.plan" :beside="beside" />
       </section>
     </main>
 

@@ -3,7 +3,7 @@
 import VueApexCharts from 'vue3-apexcharts'
 import type { ApexOptions } from 'apexcharts'
 import { computed } from 'vue'
-import type { Plan } from '#core/plan/plan'
+import { plateInUse, type Plan } from '#core/plan/plan'
 import { fromBase, shownUnit } from '#core/quantity/units'
 import { useUnits } from '../../stores/units'
 
@@ -17,9 +17,16 @@ const line = ({ history }: Plan, of: readonly (number | null)[]) =>
 const series = computed(() => [
   { name: 'core', data: line(props.plan, props.plan.history.core) },
   { name: 'first face', data: line(props.plan, props.plan.history.first) },
-  { name: 'pan or water', data: line(props.plan, props.plan.history.plate) },
+  { name: 'pan or water', data: line(props.plan, plateInUse(props.plan)) },
   ...(props.beside ? [{ name: `core, ${props.beside.name}`, data: line(props.beside.plan, props.beside.plan.history.core) }] : [])
 ])
+/** Round minutes on the axis, ten of them at most. */
+const span = computed(() => {
+  const ends = [props.plan, props.beside?.plan].map(p => (p ? p.carve.time / 60 : 0))
+  const total = Math.max(...ends) * 1.04
+  const step = [2, 5, 10, 15, 30, 60, 120, 240].find(s => total / s <= 10) ?? 480
+  return { step, max: Math.ceil(total / step) * step }
+})
 const mark = (seconds: number, text: string) => ({
   x: seconds / 60,
   borderColor: '#7c1f24',
@@ -41,7 +48,8 @@ const options = computed((): ApexOptions => ({
   xaxis: {
     type: 'numeric',
     min: 0,
-    tickAmount: 8,
+    max: span.value.max,
+    tickAmount: span.value.max / span.value.step,
     title: { text: 'minutes since it met the heat', style: { fontWeight: 400 } },
     labels: { formatter: v => String(Math.round(Number(v))) }
   },

@@ -2,8 +2,7 @@
 /** One way to cook the piece, in full: everything that can be set, what comes of it, and the sheet to cook by. */
 import { computed, defineAsyncComponent, onMounted, onUnmounted, reactive, ref, shallowRef, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
-import { bandOf, scaleOf } from '#core/doneness/scale'
-import { valueAt } from '#core/heat/history'
+import { scaleOf } from '#core/doneness/scale'
 import { dialsOf, dialValues, type DialKey, type DialValues } from '#core/method/dials'
 import { METHOD_KINDS, METHODS, type MethodKind } from '#core/method/methods'
 import type { InPot } from '#core/method/pot'
@@ -14,8 +13,6 @@ import type { Spread } from '#core/plan/spread'
 import { showDurationRange, showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import { cautionsFor } from '#core/safety/cautions'
 import { dangersOf } from '#core/safety/dangers'
-import LineDrawing from '../../line/LineDrawing.vue'
-import SectionDrawing from '../../section/SectionDrawing.vue'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
 import { useKit } from '../../stores/kit'
@@ -29,6 +26,7 @@ import DonenessRow from './DonenessRow.vue'
 import FireTabs from './FireTabs.vue'
 import KeepBoard from './KeepBoard.vue'
 import MethodOut from './MethodOut.vue'
+import PlanPicture from './PlanPicture.vue'
 import PotBoard from './PotBoard.vue'
 import SafetyGate from './SafetyGate.vue'
 import SafetyLines from './SafetyLines.vue'
@@ -36,7 +34,6 @@ import SheetLines from './SheetLines.vue'
 import TableBoard from './TableBoard.vue'
 import WhatIf from './WhatIf.vue'
 import { planned } from './planned'
-import { sectionOf } from './sectionOf'
 
 const PlanChart = defineAsyncComponent(() => import('./PlanChart.vue'))
 const draft = useDraft()
@@ -113,42 +110,7 @@ const lines = computed(() => {
 
 /** A chart nobody looks at is not drawn. */
 const curves = ref(false)
-const moment = ref(0)
-watch(
-  shown,
-  s => {
-    if (s) moment.value = s.plan.carve.time
-  },
-  { immediate: true }
-)
-const cut = computed(() => (shown.value ? sectionOf(shown.value.plan, draft.request.piece, moment.value) : null))
-const coreAt = computed(() => (shown.value ? valueAt(shown.value.plan.history.time, shown.value.plan.history.core, moment.value) : null))
-const word = computed(() => {
-  const plan = shown.value?.plan
-  if (!plan) return undefined
-  const reached = moment.value >= plan.peak.time ? plan.peak.core : (coreAt.value ?? 0)
-  return reached < 40 ? undefined : bandOf(scaleOf(draft.request), reached).word
-})
 const piece = computed(() => draft.request.piece)
-const length = (mm: number): string => shownText(showLength(mm, units.system, true))
-const off = (kelvin: number): string =>
-  Math.abs(kelvin) < 0.5 ? 'the same' : `${kelvin < 0 ? '−' : '+'}${shownText(showTemperatureRise(Math.abs(kelvin), units.system))}`
-const comesOut = computed(() => {
-  if (!shown.value) return []
-  const { section: read, loss } = shown.value.plan
-  const round = piece.value.form === 'roast' && read.side
-  const depth = (of: 'greyMm' | 'crustMm'): string => length(round ? read.side![of] : (read[of][0] + read[of][1]) / 2)
-  return [
-    { what: 'Crust', value: depth('crustMm') },
-    { what: 'Grey edge', value: depth('greyMm') },
-    { what: `Even to ±${shownText(showTemperatureRise(3, units.system))}`, value: `${Math.round(read.evenness * 100)} %` },
-    { what: 'Cook loss', value: `${Math.round(loss * 100)} %` },
-    {
-      what: `${length(3)} thicker`,
-      value: off(shown.value.tolerance.thickerK)
-    }
-  ]
-})
 const title = computed(
   () =>
     `${piece.value.count > 1 ? `${piece.value.count} × ` : ''}${draft.cut.name}, ${shownText(showLength(piece.value.thicknessMm, units.system))}: ${kind.value}`
@@ -200,35 +162,31 @@ const ways = computed(() => METHOD_KINDS.map(k => ({ value: k, label: k })))
         <pick-field class="ways" label="Another way" :model-value="kind" :options="ways" @update:model-value="go" />
       </div>
       <doneness-row />
-      <dial-board class="dials" :dials="dialsOf(kind)" :values="values" :free="METHODS[kind].free" @turn="turn" @problem="complain" />
+      <dial-board
+        class="dials"
+        :dials="dialsOf(kind)"
+        :values="values"
+        :free="METHODS[kind].free"
+        :round="piece.form === 'roast'"
+        @turn="turn"
+        @problem="complain"
+      />
       <p class="usual">
         <button v-if="Object.keys(turned).length > 0" type="button" @click="methods.asUsual(kind)">As it is usually set</button>
         <router-link v-if="kind === 'pan sear'" to="/fire">Cook it by the stove, step by step</router-link>
       </p>
 
-      <section v-if="shown && cut" class="drawings" :class="{ stale: !now }" aria-label="The plan">
-        <div class="cut">
-          <section-drawing
-            :class="{ lying: cut.lies }"
-            :width-mm="cut.widthMm"
-            :thickness-mm="cut.thicknessMm"
-            :fat-edge="!cut.lies && draft.cut.fatEdge"
-            :fat-share="draft.cut.composition.fat"
-            :field="cut.field"
-            :edges-mm="cut.edgesMm"
-            :core="coreAt"
-            :word="word"
-            :height="182"
-          />
-          <dl aria-label="What comes out">
-            <div v-for="c in comesOut" :key="c.what">
-              <dt>{{ c.what }}</dt>
-              <dd>{{ c.value }}</dd>
-            </div>
-          </dl>
-        </div>
-        <line-drawing v-model:moment="moment" :plan="shown.plan" :spread="sure" :preheat-s="null" />
-      </section>
+      <plan-picture
+        v-if="shown"
+        :plan="shown.plan"
+        :piece="piece"
+        :cut="draft.cut"
+        :scale="scaleOf(draft.request)"
+        :spread="sure"
+        :preheat-s="null"
+        :thicker-k="shown.tolerance.thickerK"
+        :stale="!now"
+      />
       <pot-board
         v-if="shown && kind === 'pot'"
         :class="{ stale: !now }"
@@ -267,7 +225,9 @@ const ways = computed(() => METHOD_KINDS.map(k => ({ value: k, label: k })))
 
     <aside class="slate" aria-label="Call sheet">
       <div class="top">
-        <h2>Call sheet</h2>
+        <h2>
+          Call sheet<span class="only-print">: {{ title }}</span>
+        </h2>
         <span class="quiet" role="status">{{ now ? '' : unsuited || wrong ? 'no plan' : 'working it out…' }}</span>
       </div>
       <p v-if="wrong" class="refused" role="alert">{{ wrong }}</p>
@@ -333,40 +293,9 @@ main a,
   text-decoration: underline;
   text-underline-offset: 3px;
 }
-.drawings {
-  margin-top: 10px;
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-}
 .stale {
   opacity: 0.35;
   filter: grayscale(0.6);
-}
-.cut {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 190px;
-  gap: 10px;
-  align-items: center;
-}
-dl {
-  margin: 0;
-}
-dl > div {
-  display: flex;
-  justify-content: space-between;
-  gap: 10px;
-  border-top: 1px solid var(--rule);
-  padding: 5px 0;
-  font-size: 13.5px;
-}
-dt {
-  color: var(--ink-2);
-}
-dd {
-  margin: 0;
-  font-weight: 600;
-  white-space: nowrap;
 }
 .curves {
   margin-top: 18px;
@@ -397,9 +326,6 @@ summary {
   color: #e9d3ac;
 }
 @media (max-width: 760px) {
-  .cut {
-    grid-template-columns: 1fr;
-  }
   .head {
     flex-direction: column;
     gap: 8px;

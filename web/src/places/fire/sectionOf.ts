@@ -2,35 +2,19 @@
 import type { Piece } from '#core/meat/piece'
 import type { Plan } from '#core/plan/plan'
 
-export interface ShownSection {
-  readonly field: { readonly hottest: readonly number[] }
-  readonly edgesMm: readonly number[]
-  readonly widthMm: number
-  readonly thicknessMm: number
-  /** A joint is drawn cut along its length. */
-  readonly lies: boolean
-}
+export type ShownSection =
+  | {
+      readonly kind: 'flat'
+      readonly field: { readonly hottest: readonly number[] }
+      readonly edgesMm: readonly number[]
+      readonly thicknessMm: number
+    }
+  | { readonly kind: 'round'; readonly hottest: readonly number[]; readonly radiiMm: readonly number[] }
 
-export function sectionOf({ fields, geometry }: Plan, piece: Piece, moment: number): ShownSection {
-  const field = fields.reduce((near, f) => (Math.abs(f.time - moment) < Math.abs(near.time - moment) ? f : near), fields[0])
-  const lies = piece.form === 'roast'
-  const { edgesMm, mirrored } = geometry
-  const last = edgesMm[edgesMm.length - 1]
-  const edges = mirrored
-    ? [
-        ...edgesMm,
-        ...edgesMm
-          .slice(0, -1)
-          .reverse()
-          .map(e => 2 * last - e)
-      ]
-    : [...edgesMm]
-  const hottest = mirrored ? [...field.hottest, ...[...field.hottest].reverse()] : field.hottest
-  return {
-    field: { hottest },
-    edgesMm: edges,
-    widthMm: lies ? piece.thicknessMm : piece.widthMm,
-    thicknessMm: edges[edges.length - 1],
-    lies
-  }
+export function sectionOf({ fields, girth, geometry }: Plan, piece: Piece, moment: number): ShownSection {
+  const index = fields.reduce((near, f, i) => (Math.abs(f.time - moment) < Math.abs(fields[near].time - moment) ? i : near), 0)
+  const { edgesMm, radiiMm } = geometry
+  return piece.form === 'roast' && girth
+    ? { kind: 'round', hottest: girth[index], radiiMm }
+    : { kind: 'flat', field: fields[index], edgesMm, thicknessMm: edgesMm[edgesMm.length - 1] }
 }

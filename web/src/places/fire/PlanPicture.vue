@@ -1,0 +1,144 @@
+<script setup lang="ts">
+/** A plan as it is seen: the piece cut open, what comes out, and the whole job along time; pointed at, the Section follows. */
+import { computed, ref, watch } from 'vue'
+import { bandOf, type Scale } from '#core/doneness/scale'
+import { valueAt } from '#core/heat/history'
+import type { Cut } from '#core/meat/cut'
+import type { Piece } from '#core/meat/piece'
+import type { Plan } from '#core/plan/plan'
+import type { Spread } from '#core/plan/spread'
+import { showLength, showTemperatureRise, shownText } from '#core/quantity/format'
+import LineDrawing from '../../line/LineDrawing.vue'
+import RoundSection from '../../section/RoundSection.vue'
+import SectionDrawing from '../../section/SectionDrawing.vue'
+import { useUnits } from '../../stores/units'
+import { sectionOf } from './sectionOf'
+
+const props = defineProps<{
+  plan: Plan
+  piece: Piece
+  cut: Cut
+  scale: Scale
+  spread: Spread | null
+  /** Of the pan it begins in; null where that is not part of it. */
+  preheatS: number | null
+  turns?: readonly number[]
+  /** What the peak would be off by if the piece were 3 mm thicker, K. */
+  thickerK?: number
+  /** Shown faint, and never as current. */
+  stale: boolean
+}>()
+const units = useUnits()
+
+const moment = ref(0)
+watch(
+  () => props.plan,
+  plan => (moment.value = plan.carve.time),
+  { immediate: true }
+)
+const section = computed(() => sectionOf(props.plan, props.piece, moment.value))
+const core = computed(() => valueAt(props.plan.history.time, props.plan.history.core, moment.value))
+/** What the section has come to by then: the word for the hottest the core has been. */
+const word = computed(() => {
+  const { peak, pull } = props.plan
+  const reached = moment.value >= peak.time ? peak.core : core.value
+  if (reached < 40) return moment.value < pull.time ? 'still raw' : undefined
+  return bandOf(props.scale, reached).word
+})
+
+const length = (mm: number): string => shownText(showLength(mm, units.system, true))
+const kelvin = (k: number): string => shownText(showTemperatureRise(k, units.system))
+const both = ([a, b]: readonly [number, number]): string => {
+  const [low, high] = [Math.min(a, b), Math.max(a, b)].map(v => showLength(v, units.system, true))
+  return low.figure === high.figure ? shownText(high) : `${low.figure}–${shownText(high)}`
+}
+const off = (k: number): string => (Math.abs(k) < 0.5 ? 'the same' : `${k < 0 ? '−' : '+'}${kelvin(Math.abs(k))}`)
+const comesOut = computed(() => {
+  const { section: read, loss } = props.plan
+  const side = props.piece.form === 'roast' ? read.side : null
+  return [
+    { what: 'Crust', value: side ? length(side.crustMm) : both(read.crustMm) },
+    { what: 'Grey edge', value: side ? length(side.greyMm) : both(read.greyMm) },
+    { what: `Even to ±${kelvin(3)}`, value: `${Math.round(read.evenness * 100)} %` },
+    { what: 'Cook loss', value: `${Math.round(loss * 100)} %` },
+    ...(props.thickerK === undefined ? [] : [{ what: `${shownText(showLength(3, units.system))} thicker`, value: off(props.thickerK) }])
+  ]
+})
+</script>
+
+<template>
+  <section class="drawings" :class="{ stale }" aria-label="The plan">
+    <div class="cut">
+      <round-section
+        v-if="section.kind === 'round'"
+        :hottest="section.hottest"
+        :radii-mm="section.radiiMm"
+        :core="core"
+        :word="word"
+        :height="190"
+      />
+      <section-drawing
+        v-else
+        :width-mm="piece.widthMm"
+        :thickness-mm="section.thicknessMm"
+        :fat-edge="cut.fatEdge"
+        :fat-share="cut.composition.fat"
+        :field="section.field"
+        :edges-mm="section.edgesMm"
+        :core="core"
+        :word="word"
+        :height="182"
+      />
+      <dl aria-label="What comes out">
+        <div v-for="c in comesOut" :key="c.what">
+          <dt>{{ c.what }}</dt>
+          <dd>{{ c.value }}</dd>
+        </div>
+      </dl>
+    </div>
+    <line-drawing v-model:moment="moment" :plan="plan" :spread="stale ? null : spread" :preheat-s="preheatS" :turns="turns ?? []" />
+  </section>
+</template>
+
+<style scoped>
+.drawings {
+  margin-top: 10px;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.stale {
+  opacity: 0.35;
+  filter: grayscale(0.6);
+}
+.cut {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 190px;
+  gap: 10px;
+  align-items: center;
+}
+dl {
+  margin: 0;
+}
+dl > div {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+  border-top: 1px solid var(--rule);
+  padding: 5px 0;
+  font-size: 13.5px;
+}
+dt {
+  color: var(--ink-2);
+}
+dd {
+  margin: 0;
+  font-weight: 600;
+  white-space: nowrap;
+}
+@media (max-width: 760px) {
+  .cut {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,137 @@
+<script setup lang="ts">
+/** A joint cut across at its middle, to scale: rings of the colours that its heat has given it, the figures where they change. */
+import { computed, useId } from 'vue'
+import { cookedColour } from '#core/doneness/colour'
+import { GREY_FROM } from '#core/doneness/section'
+import { showLength, showTemperature, shownText } from '#core/quantity/format'
+import { useUnits } from '../stores/units'
+
+const props = defineProps<{
+  /** The hottest so far from the axis outward, °C, and the edges of those rings, mm. */
+  hottest: readonly number[]
+  radiiMm: readonly number[]
+  core: number | null
+  word?: string | undefined
+  height: number
+  plain?: boolean
+}>()
+const units = useUnits()
+const id = useId()
+
+const outer = computed(() => props.radiiMm[props.radiiMm.length - 1])
+const PAD = 8
+const r = computed(() => props.height / 2 - PAD)
+const cx = computed(() => (props.plain ? props.height / 2 : r.value + 74))
+const cy = computed(() => props.height / 2)
+const middles = computed(() => props.hottest.map((_, i) => (props.radiiMm[i] + props.radiiMm[i + 1]) / 2))
+const stops = computed(() => [
+  { at: 0, colour: cookedColour(props.hottest[0]) },
+  ...props.hottest.map((T, i) => ({ at: middles.value[i] / outer.value, colour: cookedColour(T) }))
+])
+/** Radius at which the hottest passes a temperature, mm. */
+function ring(celsius: number): number | null {
+  for (let i = props.hottest.length - 1; i > 0; i--) {
+    const [a, b] = [props.hottest[i - 1] - celsius, props.hottest[i] - celsius]
+    if (a < 0 && b >= 0) return middles.value[i - 1] + ((middles.value[i] - middles.value[i - 1]) * a) / (a - b)
+  }
+  return null
+}
+const marks = computed(() => {
+  let last = -Infinity
+  return [
+    { at: ring(GREY_FROM), text: `grey past ${shownText(showTemperature(GREY_FROM, units.system))}` },
+    { at: ring(58), text: `pink inside ${shownText(showTemperature(58, units.system))}` }
+  ].flatMap(m => {
+    if (m.at === null) return []
+    const radius = (m.at / outer.value) * r.value
+    const y = cy.value - radius * Math.SQRT1_2
+    const label = Math.max(y, last + 19)
+    last = label
+    return [
+      {
+        radius,
+        x: cx.value + radius * Math.SQRT1_2,
+        y,
+        label,
+        text: `${m.text}, ${shownText(showLength(outer.value - m.at!, units.system))} deep`
+      }
+    ]
+  })
+})
+const across = computed(() => shownText(showLength(2 * outer.value, units.system)))
+const labelX = computed(() => cx.value + r.value + 26)
+</script>
+
+<template>
+  <svg
+    :width="plain ? height : '100%'"
+    :height="height"
+    :role="plain ? undefined : 'img'"
+    :aria-hidden="plain ? true : undefined"
+    :aria-label="
+      plain
+        ? undefined
+        : `Cut across, ${across} wide, ${core === null ? '' : `the middle at ${shownText(showTemperature(core, units.system))}`}`
+    "
+  >
+    <defs>
+      <radialGradient :id="id">
+        <stop v-for="(s, i) in stops" :key="i" :offset="s.at" :stop-color="s.colour" />
+      </radialGradient>
+    </defs>
+    <ellipse :cx="cx" :cy="cy" :rx="r" :ry="r * 0.97" :fill="`url(#${id})`" stroke="#2c1409" stroke-width="1.4" />
+    <template v-if="!plain">
+      <line class="ruler" :x1="30" :x2="30" :y1="cy - r" :y2="cy + r" />
+      <line v-for="e in [cy - r, cy + r]" :key="e" class="ruler" :x1="24" :x2="36" :y1="e" :y2="e" />
+      <text :x="24" :y="cy + 4" text-anchor="end" class="ruler-text" :transform="`rotate(-90 24 ${cy})`" dx="22" dy="-4">{{ across }}</text>
+      <template v-for="m in marks" :key="m.text">
+        <circle class="ring" :cx="cx" :cy="cy" :r="m.radius" />
+        <path class="lead" :d="`M${m.x} ${m.y}L${labelX - 8} ${m.label}`" />
+        <text :x="labelX" :y="m.label + 4">{{ m.text }}</text>
+      </template>
+      <template v-if="core !== null">
+        <circle class="tip" :cx="cx" :cy="cy" r="4" />
+        <path class="probe" :d="`M${cx} ${cy}H${labelX - 10}`" />
+        <text class="core" :x="labelX" :y="cy + 8">{{ shownText(showTemperature(core, units.system)) }}</text>
+        <text v-if="word" class="word" :x="labelX" :y="cy + 27">{{ word }}</text>
+      </template>
+    </template>
+  </svg>
+</template>
+
+<style scoped>
+text {
+  font-size: 13px;
+  fill: var(--ink);
+}
+.ruler {
+  stroke: var(--ink);
+}
+.ring {
+  fill: none;
+  stroke: #fff;
+  stroke-opacity: 0.55;
+  stroke-dasharray: 2 4;
+}
+.lead {
+  fill: none;
+  stroke: var(--ink-2);
+}
+.tip {
+  fill: #fff;
+  stroke: var(--ink);
+  stroke-width: 1.6;
+}
+.probe {
+  stroke: #d9dcd8;
+  stroke-width: 2.4;
+}
+.core {
+  font-family: var(--serif);
+  font-size: 22px;
+  font-weight: 600;
+}
+.word {
+  fill: var(--ink-2);
+}
+</style>
