@@ -76,7 +76,7 @@ export const methodShape = yup
       .max(20, 'At most twenty top-ups.'),
     paste: quantity('length', [0, 20]),
     pastry: quantity('length', [1, 12]),
-    cover: word(['bare', 'loose foil', 'fridge'] as const),
+    cover: word(['bare', 'loose foil', 'tucked foil', 'fridge'] as const),
     rest: restShape,
     rewarm: quantity('duration', [0, 300]),
     byClock: quantity('duration', [1, 24 * 3600])

@@ -6,7 +6,7 @@ import * as yup from 'yup'
 import { OWN, SCALES } from '#core/doneness/scale'
 import { CUTS } from '#core/meat/cuts'
 import { COAT_KINDS, INTACTS, PIECE_LIMITS, SURFACES, type SurfaceState } from '#core/meat/piece'
-import { PAN_LIMITS, TURNINGS } from '#core/method/panSear'
+import { COVERS, PAN_LIMITS, TURNINGS } from '#core/method/panSear'
 import { panOf, ringOf, type PlanRequest } from '#core/plan/request'
 import { kitInUseSchema } from './kitSchema'
 import { oneOf, optional, within } from './plainFields'
@@ -60,7 +60,7 @@ const schema = yup
     rewarmS: yup.number().strict().min(0).max(300).optional(),
     panC: within(PAN_LIMITS.panC, '°C'),
     turning: oneOf(TURNINGS),
-    cover: oneOf(['bare', 'loose foil']),
+    cover: oneOf(COVERS),
     rest: restSchema,
     scaleId: oneOf([...SCALES.map(s => s.id), OWN]),
     ownScale: scaleSchema.default(undefined).optional(),

@@ -43,14 +43,14 @@ export const openAir = (room: Room, c: Constants): AirFace => ({
 /** Between meat and foil the air is warm and moist and radiation comes mostly back; estimates. */
 const UNDER_FOIL = { warmerBy: 15, emissivity: 0.25, vapour: 0.035 } as const
 
-export const underFoil = (room: Room, c: Constants): AirFace => ({
-  kind: 'air',
-  air: room.temperatureC + UNDER_FOIL.warmerBy,
-  walls: room.temperatureC + UNDER_FOIL.warmerBy,
-  convection: c.foilConvection,
-  emissivity: UNDER_FOIL.emissivity,
-  vapour: UNDER_FOIL.vapour
-})
+/** Tucked in all round the air is as warm as the meat's outside soon is, and full of its steam; estimates. */
+const TUCKED_IN = { warmerBy: 25, emissivity: 0.2, vapour: 0.075 } as const
+
+export function underFoil(room: Room, c: Constants, tucked = false): AirFace {
+  const { warmerBy, emissivity, vapour } = tucked ? TUCKED_IN : UNDER_FOIL
+  const air = room.temperatureC + warmerBy
+  return { kind: 'air', air, walls: air, convection: c.foilConvection, emissivity, vapour }
+}
 
 /** Wood under a resting piece warms half-way to it; estimate. */
 const BOARD_WARMED_BY = 10

@@ -102,7 +102,7 @@ const ALL: Record<DialKey, DialShape> = {
   topUpL: count('with boiling water', 'L', [0, 5], 0.05),
   pasteMm: depth('Mushroom paste', [0, 20]),
   pastryMm: depth('Pastry', [1, 12]),
-  cover: choice('Rests', { bare: 'bare', 'loose foil': 'under loose foil', fridge: 'in the fridge' }),
+  cover: choice('Rests', { bare: 'bare', 'loose foil': 'under loose foil', 'tucked foil': 'foil tucked in', fridge: 'in the fridge' }),
   restSchool: choice('Rests for', { 'to the peak': 'to its peak', clock: 'a set time', 'half the cooking time': 'half the cooking time' }),
   restS: time('Rest', [0, 12 * 3600]),
   rewarmS: time('Back in the pan, each face', [0, 300]),

@@ -27,7 +27,7 @@ export type RestLength =
 
 /** What every method's settings end with. */
 export interface Resting {
-  readonly cover: 'bare' | 'loose foil' | 'fridge'
+  readonly cover: 'bare' | 'loose foil' | 'tucked foil' | 'fridge'
   readonly rest: RestLength
   /** A moment back in the hot pan after the rest, s on each face; 0 for none. */
   readonly rewarmS: number

@@ -11,7 +11,8 @@ import { inPan, ringBurner, searLump, thenRest, type Searing } from './parts'
 import { subjectOf, type Fineness, type Setup } from './setup'
 
 export type Turning = 'once' | 'twice a side' | 'every 60 s' | 'every 30 s'
-export type Cover = 'bare' | 'loose foil'
+export const COVERS = ['bare', 'loose foil', 'tucked foil'] as const
+export type Cover = (typeof COVERS)[number]
 
 export interface PanSear extends Resting {
   readonly pan: Pan

@@ -86,7 +86,7 @@ export function searStages(setup: Setup<Searing>, fresh: readonly LumpChange[] =
 /** What the piece rests in and on. */
 function restFaces({ piece, room, constants, settings }: Setup<Resting>): Faces {
   if (settings.cover === 'fridge') return allOver(inFridge(constants))
-  const over = settings.cover === 'bare' ? openAir(room, constants) : underFoil(room, constants)
+  const over = settings.cover === 'bare' ? openAir(room, constants) : underFoil(room, constants, settings.cover === 'tucked foil')
   return piece.form === 'roast' ? allOver(over) : { first: onBoard(room, constants), second: over, side: over }
 }
 

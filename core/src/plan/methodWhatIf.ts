@@ -49,6 +49,7 @@ export function methodWhatIf<S extends Resting>(method: Method<S>, setup: Setup<
   if (told.lid === true) found.push(['no lid', peak(set({ lid: false }))])
   found.push(['late', peak(setup, plan.free + LATE_S)])
   if (settings.cover === 'bare') found.push(['foil', peak(set({ cover: 'loose foil' }))])
+  if (settings.cover !== 'tucked foil' && settings.cover !== 'fridge') found.push(['tucked in', peak(set({ cover: 'tucked foil' }))])
   return [
     ...found.map(([id, coreC]) => ({ id, coreC: plan.peak.core + coreC - planned, offK: coreC - planned })),
     { id: 'no rest', coreC: plan.pull.core, offK: plan.pull.core - plan.peak.core }

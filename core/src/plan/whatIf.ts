@@ -19,6 +19,7 @@ export type WhatIfId =
   | 'turned once'
   | 'late'
   | 'foil'
+  | 'tucked in'
   | 'no rest'
 
 export interface Consequence {
@@ -73,6 +74,10 @@ export function whatIf(setup: PanSetup, plan: PanPlan): Consequence[] {
     ['turned once', flat.length > 2 ? peak(setup, [...once, ...edge]) : null],
     ['late', peak(setup, [...longer, ...edge])],
     ['foil', settings.cover === 'bare' ? peak({ ...setup, settings: { ...settings, cover: 'loose foil' } }, plan.spells) : null],
+    [
+      'tucked in',
+      settings.cover === 'tucked foil' ? null : peak({ ...setup, settings: { ...settings, cover: 'tucked foil' } }, plan.spells)
+    ],
     ['no rest', plan.pull.core]
   ]
   return found.flatMap(([id, coreC]) => (coreC === null ? [] : [{ id, coreC, offK: coreC - planned }]))

@@ -5,6 +5,7 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import { dialsOf, fitsDial, type DialKey, type Dialled, type DialValues } from '#core/method/dials'
+import { COVERS } from '#core/method/panSear'
 import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
 import type { Compared } from '#core/plan/compare'
 import type { PlanRequest } from '#core/plan/request'
@@ -72,7 +73,7 @@ export const useMethods = defineStore('methods', () => {
     const seconds = rest.kind === 'clock' ? rest.seconds : 600
     if (key === 'restSchool') draft.change({ rest: value === 'clock' ? { kind: 'clock', seconds } : { kind: value as 'to the peak' } })
     else if (key === 'restS') draft.change({ rest: { kind: 'clock', seconds: value as number } })
-    else if (key === 'cover') draft.change({ cover: value === 'loose foil' ? 'loose foil' : 'bare' })
+    else if (key === 'cover') draft.change({ cover: COVERS.find(c => c === value) ?? 'bare' })
     else draft.change({ [key]: value })
   }
   function set(kind: MethodKind, dials: Dialled): void {

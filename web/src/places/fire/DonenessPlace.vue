@@ -32,7 +32,7 @@ const { width } = useElementSize(box)
 const y = (c: number): number => TOP + ((TO - c) / (TO - FROM)) * (H - TOP - 16)
 const AXIS = 96
 const columns = computed(() => {
-  const w = Math.max(86, (width.value - AXIS - 6) / guests.scales.length)
+  const w = Math.max(128, (width.value - AXIS - 6) / guests.scales.length)
   return guests.scales.map((scale, i) => ({
     scale,
     x: AXIS + i * w,
@@ -45,6 +45,7 @@ const columns = computed(() => {
   }))
 })
 const textY = (b: { top: number; bottom: number }): number => Math.min(b.bottom - 6, Math.max(b.top + 15, (b.top + b.bottom) / 2 + 5))
+const whole = computed(() => Math.max(width.value, ...columns.value.map(c => c.x + c.w + 8)))
 const ticks = computed(() => {
   const step = units.system === 'metric' ? 5 : 25 / 9
   const first = units.system === 'metric' ? 45 : (110 - 32) / 1.8
@@ -79,7 +80,7 @@ const words = computed(() => scaleOf(draft.request).bands.map(b => ({ value: b.w
       <h1>What the words mean</h1>
       <p class="quiet">The figure is the core at its peak. The schools differ by up to eight degrees over one word: point at yours.</p>
       <div ref="box" class="scales">
-        <svg v-if="width > 0" :width="width" :height="H">
+        <svg v-if="width > 0" :width="whole" :height="H">
           <defs>
             <linearGradient :id="id" x1="0" x2="0" y1="0" y2="1">
               <stop v-for="s in stops" :key="s.at" :offset="s.at" :stop-color="s.colour" />
@@ -88,7 +89,7 @@ const words = computed(() => scaleOf(draft.request).bands.map(b => ({ value: b.w
           <g aria-hidden="true">
             <rect :x="AXIS - 44" :y="y(TO)" width="26" :height="y(FROM) - y(TO)" rx="13" :fill="`url(#${id})`" />
             <template v-for="c in ticks" :key="c">
-              <line class="tick" :x1="AXIS - 50" :x2="width" :y1="y(c)" :y2="y(c)" />
+              <line class="tick" :x1="AXIS - 50" :x2="whole" :y1="y(c)" :y2="y(c)" />
               <text :x="AXIS - 54" :y="y(c) + 4" text-anchor="end">{{ figure(c) }}</text>
             </template>
             <text x="0" :y="TOP - 16">{{ units.system === 'metric' ? '°C' : '°F' }}</text>
@@ -114,8 +115,8 @@ const words = computed(() => scaleOf(draft.request).bands.map(b => ({ value: b.w
             </g>
           </g>
           <g class="health" aria-hidden="true">
-            <line :x1="AXIS - 50" :x2="width" :y1="y(PUBLIC_HEALTH.celsius)" :y2="y(PUBLIC_HEALTH.celsius)" />
-            <line :x1="AXIS - 50" :x2="width" :y1="y(NOT_INTACT_C)" :y2="y(NOT_INTACT_C)" />
+            <line :x1="AXIS - 50" :x2="whole" :y1="y(PUBLIC_HEALTH.celsius)" :y2="y(PUBLIC_HEALTH.celsius)" />
+            <line :x1="AXIS - 50" :x2="whole" :y1="y(NOT_INTACT_C)" :y2="y(NOT_INTACT_C)" />
           </g>
           <g v-for="col in columns" :key="`t${col.scale.id}`" class="words-in" aria-hidden="true">
             <g v-for="b in col.bands" :key="b.band.word" :class="{ pale: pale(b.band.aim) }" :style="{ stroke: cookedColour(b.band.aim) }">

@@ -20,6 +20,7 @@ import { askWorker } from '../../workers/planner'
 import CarveBoard from './CarveBoard.vue'
 import FireSettings from './FireSettings.vue'
 import FireTabs from './FireTabs.vue'
+import MethodOut from './MethodOut.vue'
 import PlanPicture from './PlanPicture.vue'
 import SafetyGate from './SafetyGate.vue'
 import SafetyLines from './SafetyLines.vue'
@@ -74,7 +75,7 @@ function light(): void {
 </script>
 
 <template>
-  <div class="place">
+  <div class="place sheet-early">
     <main>
       <fire-tabs />
       <div class="head">
@@ -100,7 +101,7 @@ function light(): void {
         :turns="shown.plan.turns"
         :stale="stale"
       />
-      <template v-if="shown && planner.state !== 'refused'">
+      <div v-if="shown && planner.state !== 'refused'" class="later">
         <what-if
           :of="planner.current"
           :scale="scaleOf(draft.request)"
@@ -115,12 +116,14 @@ function light(): void {
           :peak-c="shown.plan.peak.core"
           :guests="Math.max(1, guests.guests.length)"
         />
-      </template>
+      </div>
     </main>
 
     <aside class="slate" aria-label="Call sheet">
       <div class="top">
-        <h2>Call sheet</h2>
+        <h2>
+          Call sheet<span class="only-print">: {{ title }}</span>
+        </h2>
         <span class="quiet" role="status" aria-live="polite">{{
           planner.state === 'working' ? 'working it out…' : planner.state === 'ready' ? '' : 'no plan'
         }}</span>
@@ -138,6 +141,15 @@ function light(): void {
         :agreed="agreed"
         @agree="yes => (agreedTo = yes ? planner.current : null)"
         @safer="targetC => draft.change({ targetC })"
+      />
+      <method-out
+        kind="pan sear"
+        :plan="planner.current?.plan ?? null"
+        :lines="lines"
+        :cautions="cautions"
+        :held="dangers.length > 0 && !agreed"
+        :preheat-s="shown?.preheatS ?? 0"
+        @opened="kind => kind !== 'pan sear' && router.push(`/fire/way/${encodeURIComponent(kind)}`)"
       />
       <safety-lines v-if="shown" :plan="shown.plan" />
       <p v-for="c in cautions" :key="c.id" class="remark">{{ c.text }}</p>
@@ -207,6 +219,7 @@ aside .remark:last-of-type {
 aside > .go {
   position: sticky;
   bottom: 20px;
+  box-shadow: 0 0 0 20px var(--slate);
 }
 @media (max-width: 900px) {
   aside > .go {

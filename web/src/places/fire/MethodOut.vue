@@ -25,6 +25,8 @@ const props = defineProps<{
   cautions: readonly Caution[]
   /** Where a danger has not been agreed to, nothing goes out. */
   held: boolean
+  /** Of the pan it begins in, s. */
+  preheatS?: number
 }>()
 const emit = defineEmits<{ opened: [kind: MethodKind] }>()
 const draft = useDraft()
@@ -40,12 +42,22 @@ const schedule = computed(() => {
   const end = dayjs(serveAt.value)
   if (!end.isValid()) return []
   const at = (seconds: number): dayjs.Dayjs => end.subtract(plan.carve.time - seconds, 'second')
+  const heating = props.preheatS ? [{ from: at(-props.preheatS), to: at(0), what: 'heat the pan' }] : []
   const spans = [
+    ...heating,
     ...plan.phases.map(p => ({ from: at(p.from), to: at(p.to), what: phaseName(p) })),
     { from: end, to: end.add(15, 'minute'), what: 'carve and serve' }
   ]
   return spans.map(s => ({ ...s, at: s.from.format('HH:mm') }))
 })
+/** As early as it can be. */
+function fromNow(): void {
+  const { plan } = props
+  if (plan)
+    serveAt.value = dayjs()
+      .add(plan.carve.time + (props.preheatS ?? 0) + 59, 'second')
+      .format('YYYY-MM-DDTHH:mm')
+}
 const out = ref('')
 const settings = () => settingsFor(draft.request, props.kind, methods.turned[props.kind] ?? {})
 /** The heats and times that are set, in a line. */
@@ -126,6 +138,7 @@ async function open(event: Event): Promise<void> {
   <div>
     <div v-if="plan" class="back">
       <label>On the table at <input v-model="serveAt" type="datetime-local" /></label>
+      <button type="button" class="now no-print" @click="fromNow">Starting now</button>
       <ol>
         <li v-for="s in schedule" :key="s.at + s.what">
           <time>{{ s.at }}</time> {{ s.what }}
@@ -163,6 +176,18 @@ async function open(event: Event): Promise<void> {
   border-radius: 3px;
   padding: 3px 6px;
   color-scheme: dark;
+}
+
+.now {
+  font: inherit;
+  font-size: 14px;
+  border: 0;
+  padding: 4px 0 0;
+  background: none;
+  color: var(--chalk);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
 }
 ol {
   list-style: none;

@@ -147,7 +147,7 @@ const ways = computed(() => METHOD_KINDS.map(k => ({ value: k, label: k })))
 </script>
 
 <template>
-  <div class="place">
+  <div class="place sheet-early">
     <main>
       <fire-tabs />
       <div class="head">
@@ -187,40 +187,42 @@ const ways = computed(() => METHOD_KINDS.map(k => ({ value: k, label: k })))
         :thicker-k="shown.tolerance.thickerK"
         :stale="!now"
       />
-      <pot-board
-        v-if="shown && kind === 'pot'"
-        :class="{ stale: !now }"
-        :settings="settings as InPot"
-        :room="draft.request.room"
-        :plan="shown.plan"
-      />
-      <what-if
-        v-if="shown && !unsuited"
-        :of="now"
-        :scale="scaleOf(draft.request)"
-        :ask="() => askWorker(w => w.methodWhatIf(draft.request, kind, turned, now!.plan))"
-      />
-      <table-board v-if="shown && !unsuited" :request="draft.request" :kind="kind" :turned="turned" :plan="now?.plan ?? null" />
-      <keep-board
-        v-if="shown && !unsuited && shown.plan.phases.some(p => p.phase === 'bath' || p.phase === 'pot')"
-        :request="draft.request"
-        :kind="kind"
-        :turned="turned"
-        :plan="now?.plan ?? null"
-      />
-      <carve-board
-        v-if="shown"
-        :class="{ stale: !now }"
-        :piece="piece"
-        :cut="draft.cut"
-        :loss="shown.plan.loss"
-        :peak-c="shown.plan.peak.core"
-        :guests="Math.max(1, guests.guests.length)"
-      />
-      <details v-if="shown" class="curves" @toggle="e => (curves = (e.target as HTMLDetailsElement).open)">
-        <summary>The curves in full</summary>
-        <plan-chart v-if="curves" :plan="shown.plan" :beside="null" />
-      </details>
+      <div class="later">
+        <pot-board
+          v-if="shown && kind === 'pot'"
+          :class="{ stale: !now }"
+          :settings="settings as InPot"
+          :room="draft.request.room"
+          :plan="shown.plan"
+        />
+        <what-if
+          v-if="shown && !unsuited"
+          :of="now"
+          :scale="scaleOf(draft.request)"
+          :ask="() => askWorker(w => w.methodWhatIf(draft.request, kind, turned, now!.plan))"
+        />
+        <table-board v-if="shown && !unsuited" :request="draft.request" :kind="kind" :turned="turned" :plan="now?.plan ?? null" />
+        <keep-board
+          v-if="shown && !unsuited && shown.plan.phases.some(p => p.phase === 'bath' || p.phase === 'pot')"
+          :request="draft.request"
+          :kind="kind"
+          :turned="turned"
+          :plan="now?.plan ?? null"
+        />
+        <carve-board
+          v-if="shown"
+          :class="{ stale: !now }"
+          :piece="piece"
+          :cut="draft.cut"
+          :loss="shown.plan.loss"
+          :peak-c="shown.plan.peak.core"
+          :guests="Math.max(1, guests.guests.length)"
+        />
+        <details v-if="shown" class="curves" @toggle="e => (curves = (e.target as HTMLDetailsElement).open)">
+          <summary>The curves in full</summary>
+          <plan-chart v-if="curves" :plan="shown.plan" :beside="null" />
+        </details>
+      </div>
     </main>
 
     <aside class="slate" aria-label="Call sheet">

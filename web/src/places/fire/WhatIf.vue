@@ -51,6 +51,7 @@ const WORDS: Record<WhatIfId, () => string> = {
   'turned once': () => 'turned only once',
   late: () => `out ${shownText(showDuration(LATE_S))} late`,
   foil: () => 'rested under foil',
+  'tucked in': () => 'foil tucked in, crust gone soft',
   'no rest': () => 'cut at once'
 }
 const rows = computed(() =>
