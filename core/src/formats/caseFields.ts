@@ -8,6 +8,7 @@ import { CUTS, cutById } from '#core/meat/cuts'
 import {
   COAT_KINDS,
   FREEZING_C,
+  INTACTS,
   PIECE_LIMITS,
   SURFACES,
   weightFromSize,
@@ -110,6 +111,8 @@ export const pieceShape = yup
       }),
     surface: word(Object.keys(SURFACES) as SurfaceState[]),
     form: word(['steak', 'roast'] as const),
+    thinEnd: quantity('length', PIECE_LIMITS.thicknessMm),
+    intact: word(INTACTS),
     coats: yup
       .array(
         yup
@@ -186,6 +189,8 @@ export function pieceOf(given: GivenPiece): Piece {
     weightG: given.weight ?? weightFromSize(sizes, cut),
     surface: given.surface ?? 'patted',
     ...(given.form === undefined ? {} : { form: given.form }),
+    ...(given.thinEnd === undefined ? {} : { thinEndMm: given.thinEnd }),
+    ...(given.intact === undefined ? {} : { intact: given.intact }),
     ...(given.coats === undefined
       ? {}
       : { coats: given.coats.map((c): PieceCoat => ({ what: c.what, on: c.on, thicknessMm: c.thickness })) })

@@ -74,6 +74,8 @@ export function writePlanCase<K extends MethodKind>(
       start: `${rounded(piece.startC)} °C`,
       surface: piece.surface,
       ...(piece.form === undefined ? {} : { form: piece.form }),
+      ...(piece.thinEndMm === undefined ? {} : { thinEnd: `${rounded(piece.thinEndMm)} mm` }),
+      ...(piece.intact === undefined ? {} : { intact: piece.intact }),
       ...(piece.coats === undefined
         ? {}
         : { coats: piece.coats.map(c => ({ what: c.what, on: c.on, thickness: `${rounded(c.thicknessMm)} mm` })) })
