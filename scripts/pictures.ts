@@ -76,7 +76,7 @@ await view('way', '/fire/way/sear%20then%20oven', worked)
 await view('pot', '/fire/way/pot', async page => {
   await worked(page)
   await page.locator('section.pot').scrollIntoViewIfNeeded()
-  await page.evaluate(() => window.scrollBy(0, 330))
+  await page.evaluate(() => window.scrollBy(0, -60))
 })
 await view('doneness', '/fire/doneness', async page => {
   await page.getByRole('button', { name: 'Seat a guest' }).click()

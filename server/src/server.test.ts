@@ -8,6 +8,7 @@ import pino from 'pino'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { plannedOf, type CookRecord } from '#core/book/record'
+import { READY_KITS } from '#core/kit/kit'
 import { cutById } from '#core/meat/cuts'
 import type { Packet } from '#core/meat/larder'
 import { orderFor } from '#core/meat/orderSlip'
@@ -229,3 +230,27 @@ function asBuffer(response: { on(event: string, heard: (part: Buffer) => void): 
   response.on('data', part => parts.push(part))
   response.on('end', () => done(null, Buffer.concat(parts)))
 }
+
+describe('the kit', () => {
+  it('is none until it is told, then what was told last, through a restart', async () => {
+    expect((await request(app).get('/api/kit').expect(200)).body).toEqual({ kit: null })
+    const [first, second] = READY_KITS
+    await request(app).put('/api/kit').send(first.kit).expect(200)
+    await request(app).put('/api/kit').send(second.kit).expect(200)
+    await db.destroy()
+    db = await openDatabase(file)
+    app = createApp({ db, log, pages: null })
+    expect((await request(app).get('/api/kit')).body).toEqual({ kit: second.kit })
+  })
+
+  it('is refused with the key that is wrong, and what was there stays', async () => {
+    const [{ kit }] = READY_KITS
+    const answer = await request(app)
+      .put('/api/kit')
+      .send({ ...kit, ovens: [{ id: 'o', name: '', fan: true, offsetC: 500 }] })
+      .expect(422)
+    expect(answer.headers['content-type']).toContain('application/problem+json')
+    expect((answer.body as { problems: { key: string }[] }).problems.map(p => p.key).sort()).toEqual(['ovens[0].name', 'ovens[0].offsetC'])
+    expect(((await request(app).get('/api/kit')).body as { kit: { rings: unknown } }).kit.rings).toEqual(READY_KITS[1].kit.rings)
+  })
+})

@@ -91,11 +91,19 @@ export const useMethods = defineStore('methods', () => {
   let busySince: number | null = null
   let waiting: MethodKind | null = null
   const TOO_LONG_MS = 400
+  let impatient: ReturnType<typeof setTimeout> | undefined
 
   function ask(kind: MethodKind): void {
     waiting = kind
     if (busySince !== null) {
-      if (performance.now() - busySince < TOO_LONG_MS) return
+      const left = TOO_LONG_MS - (performance.now() - busySince)
+      if (left > 0) {
+        clearTimeout(impatient)
+        impatient = setTimeout(() => {
+          if (waiting !== null) ask(waiting)
+        }, left)
+        return
+      }
       // What it still works on is of no use to anybody.
       warm?.stop()
       warm = null

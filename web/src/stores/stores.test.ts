@@ -9,7 +9,10 @@ import { FIRST_REQUEST } from '#core/plan/firstRequest'
 import { planPanSear } from '#core/plan/panPlan'
 import { setupOf } from '#core/plan/request'
 import { useCook } from './cook'
+import { READY_KITS } from '#core/kit/kit'
 import { useDraft } from './draft'
+import { useGuests } from './guests'
+import { useKit } from './kit'
 import type { PlanResult } from './planner'
 import { useUnits } from './units'
 
@@ -174,5 +177,54 @@ describe('units', () => {
     reload()
     expect(useUnits().system).toBe('us')
     expect(useUnits().label).toBe('in · °F · oz')
+  })
+})
+
+describe('the kit', () => {
+  const heavy = { ...READY_KITS[0].kit.pans[0], floorMm: 9, name: 'Heavy' }
+
+  it('goes along with the draft, outlives the page and reaches the server once there is one', async () => {
+    server = 'down'
+    expect(useKit().put('pans', heavy)).toBe(true)
+    await nextTick()
+    expect(useDraft().request.kit?.pan.floorMm).toBe(9)
+    expect(useDraft().touched).toBe(false)
+    reload()
+    expect(useKit().kit.pans[0].name).toBe('Heavy')
+    expect(useKit().unsent).toBe(true)
+    server = 'up'
+    await useKit().load()
+    expect(sent.find(s => s.method === 'PUT' && s.path === '/api/kit')?.body).toMatchObject({ pans: [{ name: 'Heavy' }, {}, {}, {}, {}] })
+    expect(useKit().unsent).toBe(false)
+  })
+
+  it('a pan that is taken away is replaced in the draft; what cannot be is refused; undo brings it back', async () => {
+    const kit = useKit()
+    kit.remove('pans', 'cast-iron-28')
+    await nextTick()
+    expect(useDraft().request.panId).toBe('cast-iron-24')
+    kit.undo()
+    expect(kit.kit.pans.map(p => p.id)).toContain('cast-iron-28')
+    expect(kit.replace({ ...kit.kit, rings: [] })).toBe(false)
+    expect(kit.problem).toContain('one ring at least')
+    expect(kit.kit.rings).not.toEqual([])
+  })
+})
+
+describe('guests', () => {
+  it('each doneness once, the rarest first; a scale that crosses itself is not kept; a school keeps the word', () => {
+    const guests = useGuests()
+    expect(guests.targets).toEqual([54])
+    guests.seat(59, 'Bo')
+    guests.seat(50)
+    guests.seat(59)
+    expect(guests.targets).toEqual([50, 59])
+    guests.dismiss(guests.guests[1].id)
+    expect(guests.targets).toEqual([59])
+    expect(guests.setOwn({ ...guests.own, bands: guests.own.bands.map((b, i) => (i === 1 ? { ...b, aim: 20 } : b)) })).toBeTruthy()
+    guests.goBy('hot', 'medium rare')
+    expect(useDraft().request).toMatchObject({ scaleId: 'hot', targetC: 60 })
+    reload()
+    expect(useGuests().guests.map(g => g.name)).toEqual(['Bo', ''])
   })
 })

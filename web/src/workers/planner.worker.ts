@@ -1,6 +1,8 @@
 /** The engine off the main thread. */
 import { expose } from 'comlink'
 import { followRest, planPanSear, type PanPlan } from '#core/plan/panPlan'
+import type { Reading } from '#core/plan/belief'
+import { heed, type Heeded } from '#core/plan/heed'
 import { chilled, type Kept } from '#core/plan/keeping'
 import { methodSpread } from '#core/plan/methodSpread'
 import { methodWhatIf } from '#core/plan/methodWhatIf'
@@ -25,10 +27,19 @@ import { thicknessesAllow, thinEndPeak, type Allows } from '#core/plan/thickness
 /** Errors do not survive the way out of a worker; refusals travel as values. */
 export type Planned = { readonly plan: PanPlan } | { readonly refused: string; readonly field: string | null }
 
+/** What the probe said, and what had happened on the heat by the last of it. */
+export interface Probed {
+  readonly readings: readonly Reading[]
+  readonly past: readonly Spell[]
+  /** Expected in all on the metal, s. */
+  readonly totalS: number
+}
+export type Forecast = Planned & { readonly heard?: Omit<Heeded, 'setup'> }
+
 export interface PlannerWorker {
   plan(request: PlanRequest): Planned
   /** For a cook under way: `past` is what has happened; `pulled` once it is off the heat. */
-  forecast(request: PlanRequest, past: readonly Spell[], pulled: boolean): Planned
+  forecast(request: PlanRequest, past: readonly Spell[], pulled: boolean, probed: Probed): Forecast
   spread(request: PlanRequest, plan: PanPlan): Spread
   /** One method on the piece, planned and weighed; a refusal where the piece cannot be cooked so. */
   method(request: PlanRequest, kind: MethodKind, turned: Dialled): ComparedMethod
@@ -66,6 +77,14 @@ function guarded(work: () => PanPlan): Planned {
 
 const methodOf = <K extends MethodKind>(kind: K): Method<SettingsOf[K]> => METHODS[kind] as Method<SettingsOf[K]>
 
+/** The probe is asked once for each reading, not for every second that passes after it. */
+let lastHeeded: { readonly key: string; readonly heeded: Heeded } | null = null
+function heededBy(request: PlanRequest, { readings, past, totalS }: Probed): Heeded {
+  const key = JSON.stringify([request, readings])
+  if (lastHeeded?.key !== key) lastHeeded = { key, heeded: heed(setupOf(request), request.targetC, past, readings, totalS) }
+  return lastHeeded.heeded
+}
+
 /** What the last plan of a kind came to: the next one is found sooner. */
 const hints = new Map<string, Hint>()
 
@@ -74,8 +93,16 @@ const worker: PlannerWorker = {
     request.piece.form === 'roast'
       ? { refused: 'A joint is not cooked in a pan alone.', field: null }
       : guarded(() => planPanSear(setupOf(request), request.targetC)),
-  forecast: (request, past, pulled) =>
-    guarded(() => (pulled ? followRest(setupOf(request), request.targetC, past) : planPanSear(setupOf(request), request.targetC, past))),
+  forecast: (request, past, pulled, probed) => {
+    const heeded = probed.readings.length === 0 ? null : heededBy(request, probed)
+    const planned = guarded(() => {
+      const setup = heeded?.setup ?? setupOf(request)
+      return pulled ? followRest(setup, request.targetC, past) : planPanSear(setup, request.targetC, past)
+    })
+    if (heeded === null) return planned
+    const { setup: _, ...heard } = heeded
+    return { ...planned, heard }
+  },
   spread: (request, plan) => planSpread(setupOf(request), plan),
   method: (request, kind, turned) => {
     const like = `${kind} ${request.piece.cutId} ${request.piece.form ?? ''}`

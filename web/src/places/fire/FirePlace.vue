@@ -142,6 +142,9 @@ function light(): void {
         @agree="yes => (agreedTo = yes ? planner.current : null)"
         @safer="targetC => draft.change({ targetC })"
       />
+      <a-button class="go" :disabled="planner.state !== 'ready' || (dangers.length > 0 && !agreed)" block @click="light">{{
+        cook.underWay ? 'Light the stove for this one' : 'Light the stove'
+      }}</a-button>
       <method-out
         kind="pan sear"
         :plan="planner.current?.plan ?? null"
@@ -156,9 +159,6 @@ function light(): void {
       <p v-if="draft.contradiction" class="remark">
         Weight and size of the piece disagree. <router-link to="/bench">See the bench</router-link>
       </p>
-      <a-button class="go" :disabled="planner.state !== 'ready' || (dangers.length > 0 && !agreed)" block @click="light">{{
-        cook.underWay ? 'Light the stove for this one' : 'Light the stove'
-      }}</a-button>
     </aside>
   </div>
 </template>
@@ -211,20 +211,10 @@ main > .head a,
   color: #e9d3ac;
 }
 .go {
-  margin-top: auto;
+  flex: none;
+  margin: 14px 0 16px;
 }
 aside .remark:last-of-type {
   padding-bottom: 20px;
-}
-aside > .go {
-  position: sticky;
-  bottom: 20px;
-  box-shadow: 0 0 0 20px var(--slate);
-}
-@media (max-width: 900px) {
-  aside > .go {
-    position: static;
-    margin-top: 14px;
-  }
 }
 </style>

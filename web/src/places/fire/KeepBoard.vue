@@ -32,6 +32,12 @@ watch(
 )
 const kept = computed(() => (found.value && found.value.of === props.plan ? found.value.kept : null))
 const cold = computed(() => shownText(showTemperature(COLD_C, units.system)))
+/** Held water can warm it again without cooking it further; hot water cannot. */
+const again = computed(() =>
+  props.kind === 'bath then sear' || props.kind === 'sear then bath'
+    ? 'back in the bath at the same heat, then dried and seared'
+    : 'sliced cold and thin, across the grain'
+)
 const time = (s: number): string => shownText(showDuration(s))
 </script>
 
@@ -43,8 +49,7 @@ const time = (s: number): string => shownText(showDuration(s))
       In its bag, straight from the water into ice and water for <strong>{{ time(kept.inIceS) }}</strong>: then its middle is at {{ cold }}.
       <template v-if="kept.inFridgeS > CHILLED_WITHIN_S">The fridge alone would need {{ time(kept.inFridgeS) }}: too long.</template>
       <template v-else>The fridge alone needs {{ time(kept.inFridgeS) }}, and warms what stands beside it.</template>
-      It keeps {{ KEEPS_DAYS }} days, sealed and cold. On the day: back in the bath at the same heat, then dried and seared. Local codes
-      come first.
+      It keeps {{ KEEPS_DAYS }} days, sealed and cold. On the day: {{ again }}. Local codes come first.
     </p>
   </section>
 </template>

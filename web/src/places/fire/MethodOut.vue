@@ -182,7 +182,8 @@ async function open(event: Event): Promise<void> {
   font: inherit;
   font-size: 14px;
   border: 0;
-  padding: 4px 0 0;
+  min-height: 30px;
+  padding: 0;
   background: none;
   color: var(--chalk);
   text-decoration: underline;

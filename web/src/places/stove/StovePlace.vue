@@ -12,7 +12,7 @@ import OutcomeForm from '../book/OutcomeForm.vue'
 import ReadingEntry from './ReadingEntry.vue'
 import StoveSide from './StoveSide.vue'
 import { useCaller } from './useCaller'
-import { useForecast } from './useForecast'
+import { useForecast, type Heard } from './useForecast'
 import { useStoveKeys } from './useStoveKeys'
 
 const cook = useCook()
@@ -20,7 +20,7 @@ const units = useUnits()
 const router = useRouter()
 const now = ref(Date.now())
 useIntervalFn(() => (now.value = Date.now()), 200)
-const { forecast, reckoning, progress, action, trouble } = useForecast(
+const { forecast, heard, reckoning, progress, action, trouble } = useForecast(
   computed(() => cook.cook),
   now
 )
@@ -45,8 +45,16 @@ const headline = computed(() => {
 const then = computed(() => {
   if (!action.value || !forecast.value || !record.value || (phase.value !== 'in the pan' && phase.value !== 'lifted')) return []
   const { pullS, pullRangeS } = record.value.planned
-  return callsAfter(action.value, forecast.value, pullRangeFromNow(forecast.value, pullS, pullRangeS, elapsed.value), units.system)
+  const range = heard.value
+    ? heardRange(forecast.value.pull.time, heard.value)
+    : pullRangeFromNow(forecast.value, pullS, pullRangeS, elapsed.value)
+  return callsAfter(action.value, forecast.value, range, units.system)
 })
+
+/** Narrower once the probe has spoken, s from now. */
+function heardRange(pullS: number, { sooner, later }: Heard): readonly [number, number] {
+  return [Math.max(0, sooner * pullS - elapsed.value), Math.max(0, later * pullS - elapsed.value)]
+}
 
 function say(said: Said, at?: number): void {
   earlier.value = false
@@ -210,7 +218,7 @@ function finish(): void {
         </div>
       </template>
     </main>
-    <stove-side :record="record" :forecast="forecast" :elapsed="elapsed" :on-heat="onHeat" :progress="progress" />
+    <stove-side :record="record" :forecast="forecast" :heard="heard" :elapsed="elapsed" :on-heat="onHeat" :progress="progress" />
   </div>
 </template>
 

@@ -7,12 +7,20 @@ import type { Progress } from '#core/cook/progress'
 import { valueAt } from '#core/heat/history'
 import { cutById } from '#core/meat/cuts'
 import type { PanPlan } from '#core/plan/panPlan'
-import { showClock, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import { showClock, showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import { degreeTicks, linePath, minuteTicks, scale } from '../../line/axes'
 import SectionDrawing from '../../section/SectionDrawing.vue'
 import { useUnits } from '../../stores/units'
+import type { Heard } from './useForecast'
 
-const props = defineProps<{ record: CookRecord; forecast: PanPlan | null; elapsed: number; onHeat: number; progress: Progress | null }>()
+const props = defineProps<{
+  record: CookRecord
+  forecast: PanPlan | null
+  heard: Heard | null
+  elapsed: number
+  onHeat: number
+  progress: Progress | null
+}>()
 const units = useUnits()
 const cut = computed(() => cutById(props.record.request.piece.cutId))
 const phase = computed(() => props.progress?.phase ?? 'ready')
@@ -36,18 +44,35 @@ const last = computed(() => {
   const readings = props.progress?.readings ?? []
   return readings.length > 0 ? readings[readings.length - 1] : null
 })
+/** What was read, against what was expected, and what the forecast has made of it. */
 const against = computed(() => {
-  if (!last.value || !props.forecast) return ''
-  const expected = valueAt(props.forecast.history.time, props.forecast.history.core, last.value.time)
-  const off = last.value.coreC - expected
-  const by = shownText(showTemperatureRise(Math.abs(off), units.system))
-  const where = Math.abs(off) < 1 ? 'just as forecast' : `${by} ${off > 0 ? 'ahead of' : 'behind'} the forecast`
-  const advice =
-    phase.value === 'in the pan' && Math.abs(off) >= 1 && props.forecast
-      ? ` Go by the probe: off at ${degrees(props.forecast.pull.core)}.`
-      : ''
-  return `You read ${exactly(last.value.coreC)} at ${showClock(last.value.time)}: ${where}.${advice}`
+  const { heard, forecast } = props
+  if (!last.value || !forecast) return ''
+  const read = `You read ${exactly(last.value.coreC)} at ${showClock(last.value.time)}`
+  const { time } = last.value
+  if (heard?.unheeded.some(r => r.time === time))
+    return `${read}: no piece like this could be there. Probe again, from the side, into the middle; the forecast leaves it out.`
+  if (heard?.expectedC == null) {
+    const off = last.value.coreC - valueAt(forecast.history.time, forecast.history.core, time)
+    return `${read}: ${offText(off)}.`
+  }
+  const moved = forecast.pull.time - props.record.planned.pullS
+  const later =
+    phase.value !== 'in the pan' && phase.value !== 'lifted'
+      ? ''
+      : Math.abs(moved) < 20
+        ? ' The time stays as it was.'
+        : ` Off the heat ${shownText(showDuration(Math.abs(moved)))} ${moved > 0 ? 'later' : 'sooner'} than planned.`
+  const thicker =
+    Math.abs(heard.thickerMm) < 1
+      ? ''
+      : ` It cooks like ${shownText(showLength(props.record.request.piece.thicknessMm + heard.thickerMm, units.system))}.`
+  return `${read}: ${offText(last.value.coreC - heard.expectedC)}.${thicker}${later}`
 })
+const offText = (off: number): string =>
+  Math.abs(off) < 1
+    ? 'just as forecast'
+    : `${shownText(showTemperatureRise(Math.abs(off), units.system))} ${off > 0 ? 'ahead of' : 'behind'} the forecast`
 
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)

@@ -8,7 +8,12 @@ import { nextAction } from '#core/cook/nextAction'
 import { progressOf, spellsUntil } from '#core/cook/progress'
 import type { PanPlan } from '#core/plan/panPlan'
 import { hireWorker, Latest } from '../../workers/planner'
-import type { Planned } from '../../workers/planner.worker'
+import type { Forecast, Probed } from '../../workers/planner.worker'
+
+/** What the forecast made of the probe. */
+export type Heard = NonNullable<Forecast['heard']>
+
+const secondsIn = (spells: readonly { readonly seconds: number }[]): number => spells.reduce((sum, s) => sum + s.seconds, 0)
 
 interface Question {
   readonly cook: CookRecord
@@ -20,18 +25,27 @@ const OVERDUE_EVERY_MS = 8000
 export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>) {
   const hand = hireWorker()
   onScopeDispose(() => hand.stop())
-  const answer = shallowRef<{ question: Question; plan: PanPlan } | null>(null)
+  const answer = shallowRef<{ question: Question; plan: PanPlan; heard: Heard | null } | null>(null)
   const trouble = shallowRef<string | null>(null)
 
-  const latest = new Latest<Question, Planned>(
+  const latest = new Latest<Question, Forecast>(
     ({ cook: asked, now: at }) => {
-      const { phase } = progressOf(asked.events)
+      const { phase, laidAt, readings } = progressOf(asked.events)
       const past = spellsUntil(asked.events, at)
-      return hand.remote.forecast(asked.request, past, phase === 'resting' || phase === 'carved') as Promise<Planned>
+      const off = phase === 'resting' || phase === 'carved'
+      // A reading in the rest says how it ends, and is shown; what it was like in the pan it no longer says well.
+      const onHeat = laidAt === null ? [] : off ? readings.filter(r => r.time <= secondsIn(past)) : readings
+      const last = onHeat.at(-1)
+      const probed: Probed = {
+        readings: onHeat.map(r => ({ time: r.time, celsius: r.coreC })),
+        past: last && laidAt !== null ? spellsUntil(asked.events, laidAt + 1000 * last.time) : [],
+        totalS: asked.planned.pullS
+      }
+      return hand.remote.forecast(asked.request, past, off, probed) as Promise<Forecast>
     },
     (question, given) => {
       if ('plan' in given) {
-        answer.value = { question, plan: given.plan }
+        answer.value = { question, plan: given.plan, heard: given.heard ?? null }
         trouble.value = null
       } else {
         trouble.value = given.refused
@@ -52,6 +66,7 @@ export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>) {
   watch(() => cook.value?.events, askNow, { immediate: true })
 
   const forecast = computed(() => (answer.value && answer.value.question.cook.id === cook.value?.id ? answer.value.plan : null))
+  const heard = computed(() => (forecast.value ? (answer.value?.heard ?? null) : null))
   /** Whether what was last said is in the forecast yet. */
   const reckoning = computed(() => cook.value !== null && answer.value?.question.cook.events !== cook.value.events)
   const progress = computed(() => (cook.value ? progressOf(cook.value.events) : null))
@@ -65,5 +80,5 @@ export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>) {
     if ((overdue || phase === 'lifted') && at - asked > OVERDUE_EVERY_MS) askNow()
   })
 
-  return { forecast, reckoning, progress, action, trouble }
+  return { forecast, heard, reckoning, progress, action, trouble }
 }

@@ -1,0 +1,83 @@
+/** When a plan asks for a deliberate yes, and when a long enough bath makes it unnecessary. */
+import { describe, expect, it } from 'vitest'
+import { carvingOf } from '#core/meat/carve'
+import { cutById } from '#core/meat/cuts'
+import type { Piece } from '#core/meat/piece'
+import { cautionsFor } from './cautions'
+import { dangersOf, type Cooked } from './dangers'
+import { OILS } from '#core/kit/oil'
+
+const ordinary = { intact: 'yes', vulnerable: false } as const
+const hours = (h: number, celsius: number): Cooked => {
+  const time = Array.from({ length: 61 }, (_, i) => (i * h * 3600) / 60)
+  return {
+    history: { time, core: time.map(() => celsius) },
+    carve: { time: h * 3600 },
+    lethal: [
+      { reference: 'a', core: 0 },
+      { reference: 'b', core: 1.4 }
+    ]
+  }
+}
+const ids = (...args: Parameters<typeof dangersOf>): string[] => dangersOf(...args).map(d => d.id)
+
+describe('dangers', () => {
+  it('none for whole muscle and ordinary guests, however rare', () => expect(ids(46, ordinary, hours(0.5, 46), 'a')).toEqual([]))
+
+  it('needled meat and guests at risk, below what each should have', () => {
+    expect(ids(62.8, { intact: 'no', vulnerable: false }, null, 'a')).toEqual(['not intact'])
+    expect(ids(71, { intact: 'unknown', vulnerable: true }, null, 'a')).toEqual([])
+    expect(dangersOf(54, { intact: 'no', vulnerable: true }, null, 'a').map(d => d.saferC)).toEqual([71, 63])
+  })
+
+  it('not where the reference gone by is reached at the core', () => {
+    const both = { intact: 'no', vulnerable: true } as const
+    expect(ids(57, both, hours(3, 57), 'a')).toHaveLength(2)
+    expect(ids(57, both, hours(3, 57), 'b')).toEqual([])
+  })
+
+  it('more than four hours between 5 and 54 °C', () => {
+    expect(ids(52, ordinary, hours(3.9, 52), 'a')).toEqual([])
+    expect(ids(52, ordinary, hours(4.5, 52), 'a')).toEqual(['long and warm'])
+    expect(ids(55, ordinary, hours(24, 55), 'a')).toEqual([])
+  })
+})
+
+describe('oil', () => {
+  it('smokes past its own point, and a fat that bears the pan is named', () => {
+    const smoke = (panC: number, id: string): string | undefined =>
+      cautionsFor(
+        70,
+        panC,
+        'metric',
+        ordinary,
+        OILS.find(o => o.id === id)
+      ).find(c => c.id === 'smoke')?.text
+    expect(smoke(180, 'butter')).toContain('virgin olive bears it')
+    expect(smoke(180, 'rapeseed')).toBeUndefined()
+    expect(smoke(290, 'avocado')).not.toContain('bears it')
+  })
+})
+
+describe('carving', () => {
+  const steak: Piece = { cutId: 'strip', count: 1, thicknessMm: 38, weightG: 450, lengthMm: 160, widthMm: 90, startC: 5, surface: 'patted' }
+  const of = (cutId: string, part: Partial<Piece> = {}, guests = 1) => carvingOf({ ...steak, cutId, ...part }, cutById(cutId)!, 0.1, guests)
+
+  it('goes across the grain, whichever way that runs', () => {
+    for (const id of ['strip', 'rump-cap', 'tri-tip', 'flank', 'hanger']) {
+      const { knifeDegrees } = of(id)
+      const { runs } = cutById(id)!.grain
+      expect(knifeDegrees, id).toBe({ along: 90, across: 0, slanting: 135, through: 90, fanning: 90, turning: 90 }[runs])
+    }
+  })
+
+  it('gives every guest a share of what is left, off the bone where there is one', () => {
+    const four = of('strip', {}, 4)
+    expect(four.perGuest.grams).toBeCloseTo((450 * 0.9) / 4, 6)
+    expect(four.perGuest.slices * 4).toBeGreaterThan(four.slices - 4)
+    const bone = of('t-bone')
+    expect(bone.cookedG).toBeLessThan(450 * 0.9)
+    expect(bone.steps[0]).toContain('fillet')
+    expect(of('rib-steak').steps[0]).toContain('Off the bone first')
+  })
+})
