@@ -1,13 +1,13 @@
 <script setup lang="ts">
 /** The piece on the board from above, with the knife's lines across its grain, and what each guest gets. */
-import { computed } from 'vue'
-import { useId } from 'vue'
+import { computed, useId } from 'vue'
 import { cookedColour } from '#core/doneness/colour'
 import type { Cut } from '#core/meat/cut'
 import { carvingOf } from '#core/meat/carve'
 import type { Piece } from '#core/meat/piece'
 import { showLength, showMass, shownText } from '#core/quantity/format'
 import { cutPaths, grainPath } from '../../section/cutOutline'
+import type { ShownSection } from './sectionOf'
 import { useUnits } from '../../stores/units'
 
 const props = defineProps<{
@@ -18,6 +18,8 @@ const props = defineProps<{
   /** Hottest at the middle, °C: the colour of its slices. */
   peakC: number
   guests: number
+  /** Cut open, as it is when it is carved. */
+  section: ShownSection
 }>()
 const units = useUnits()
 const id = useId()
@@ -46,6 +48,38 @@ const knife = computed(() => {
     return `M${(cx - dx * reach).toFixed(1)} ${(cy - dy * reach).toFixed(1)}L${(cx + dx * reach).toFixed(1)} ${(cy + dy * reach).toFixed(1)}`
   }).join('')
 })
+/** From the side: the same cuts through the piece's own colours. A joint is cut straight down. */
+const SIDE = 74
+const side = computed(() => {
+  const { w, fit } = drawn.value
+  const thick = Math.min(SIDE - 6, (props.section.kind === 'flat' ? props.section.thicknessMm : props.piece.thicknessMm) * fit)
+  const profile: { at: number; T: number }[] =
+    props.section.kind === 'flat'
+      ? props.section.field.hottest.map((T, i) => ({
+          at: 1 - ((props.section as Flat).edgesMm[i] + (props.section as Flat).edgesMm[i + 1]) / 2 / (props.section as Flat).thicknessMm,
+          T
+        }))
+      : mirroredRound(props.section)
+  const step = carving.value.sliceMm * fit
+  const run = carving.value.knifeDegrees === 0 ? drawn.value.h : w
+  const lean = carving.value.leaning ? thick * 0.7 : 0
+  const cuts = Array.from(
+    { length: Math.floor(run / step) },
+    (_, i) => `M${((i + 1) * step).toFixed(1)} ${thick}l${lean.toFixed(1)} ${-thick}`
+  ).join('')
+  return { thick, run, cuts, stops: profile.sort((a, b) => a.at - b.at).map(p => ({ at: p.at, colour: cookedColour(p.T) })) }
+})
+type Flat = Extract<ShownSection, { kind: 'flat' }>
+function mirroredRound({ hottest, radiiMm }: Extract<ShownSection, { kind: 'round' }>): { at: number; T: number }[] {
+  const outer = radiiMm[radiiMm.length - 1]
+  return hottest.flatMap((T, i) => {
+    const r = (radiiMm[i] + radiiMm[i + 1]) / 2 / outer
+    return [
+      { at: 0.5 - r / 2, T },
+      { at: 0.5 + r / 2, T }
+    ]
+  })
+}
 const each = computed(() => {
   const { perGuest, slices } = carving.value
   const cuts = `${slices} slices of ${shownText(showLength(carving.value.sliceMm, units.system))}`
@@ -74,7 +108,19 @@ const each = computed(() => {
           <path v-if="drawn.paths.bone" :d="drawn.paths.bone" class="bone" />
         </g>
       </svg>
-      <div>
+      <svg class="side" :width="WIDTH" :height="SIDE" aria-hidden="true">
+        <defs>
+          <linearGradient :id="`${id}s`" x1="0" x2="0" y1="0" y2="1">
+            <stop v-for="(s, i) in side.stops" :key="i" :offset="s.at" :stop-color="s.colour" />
+          </linearGradient>
+          <clipPath :id="`${id}c`"><rect :width="side.run" :height="side.thick" :rx="side.thick * 0.35" /></clipPath>
+        </defs>
+        <g :transform="`translate(${(WIDTH - side.run) / 2} ${(SIDE - side.thick) / 2})`" :clip-path="`url(#${id}c)`">
+          <rect :width="side.run" :height="side.thick" :fill="`url(#${id}s)`" />
+          <path :d="side.cuts" class="edge" />
+        </g>
+      </svg>
+      <div class="told">
         <p>
           <strong>{{ each }}.</strong>
           <span class="quiet">
@@ -97,8 +143,13 @@ const each = computed(() => {
 .board {
   display: grid;
   grid-template-columns: 300px minmax(0, 1fr);
+  grid-template-rows: auto auto;
   gap: 8px 22px;
   align-items: center;
+}
+.told {
+  grid-column: 2;
+  grid-row: 1 / 3;
 }
 .grain {
   fill: none;
@@ -133,6 +184,10 @@ ol {
 @media (max-width: 760px) {
   .board {
     grid-template-columns: 1fr;
+  }
+  .told {
+    grid-column: 1;
+    grid-row: auto;
   }
 }
 </style>

@@ -25,6 +25,7 @@ import PlanPicture from './PlanPicture.vue'
 import SafetyGate from './SafetyGate.vue'
 import SafetyLines from './SafetyLines.vue'
 import SheetLines from './SheetLines.vue'
+import { sectionOf } from './sectionOf'
 import TableBoard from './TableBoard.vue'
 import WhatIf from './WhatIf.vue'
 
@@ -114,6 +115,7 @@ function light(): void {
           :cut="draft.cut"
           :loss="shown.plan.loss"
           :peak-c="shown.plan.peak.core"
+          :section="sectionOf(shown.plan, shown.request.piece, shown.plan.carve.time)"
           :guests="Math.max(1, guests.guests.length)"
         />
       </div>
@@ -209,6 +211,10 @@ main > .head a,
   font-size: 13.5px;
   line-height: 1.42;
   color: #e9d3ac;
+}
+.go:disabled {
+  color: #2b200c;
+  opacity: 0.65;
 }
 .go {
   flex: none;

@@ -7,6 +7,7 @@ import { WHEN } from '#core/plan/everyMethod'
 import { showLength, showTemperatureRise, shownText } from '#core/quantity/format'
 import RoundSection from '../../section/RoundSection.vue'
 import SectionDrawing from '../../section/SectionDrawing.vue'
+import { useGuests } from '../../stores/guests'
 import { useDraft } from '../../stores/draft'
 import { useUnits } from '../../stores/units'
 import { sectionOf } from './sectionOf'
@@ -16,6 +17,7 @@ const props = defineProps<{ kind: MethodKind; compared: Compared | null; chosen:
 const emit = defineEmits<{ choose: []; pin: [] }>()
 const draft = useDraft()
 const units = useUnits()
+const guests = useGuests()
 const piece = computed(() => draft.request.piece)
 const found = computed(() => planned(props.compared))
 
@@ -25,6 +27,12 @@ const depth = (c: Planned, of: 'greyMm' | 'crustMm'): string => {
   const mm = piece.value.form === 'roast' && read.side ? read.side[of] : (read[of][0] + read[of][1]) / 2
   return shownText(showLength(mm, units.system, true))
 }
+/** By the reference that is gone by. */
+const safe = computed(() =>
+  (found.value?.plan.lethal.find(l => l.reference === guests.reference)?.core ?? 0) >= 1
+    ? ' Kills at the core what the reference asks for.'
+    : ''
+)
 const off = (kelvin: number): string =>
   Math.abs(kelvin) < 0.5 ? 'the same' : `${kelvin > 0 ? '+' : '−'}${shownText(showTemperatureRise(Math.abs(kelvin), units.system))}`
 const cut = computed(() => (found.value ? sectionOf(found.value.plan, piece.value, found.value.plan.carve.time) : null))
@@ -60,7 +68,7 @@ const cut = computed(() => (found.value ? sectionOf(found.value.plan, piece.valu
         </span>
         <span class="name"
           ><span class="kind">{{ kind }}</span
-          ><span class="quiet">{{ WHEN[kind] }}</span></span
+          ><span class="quiet">{{ WHEN[kind] }}{{ safe }}</span></span
         >
         <span>{{ spanText(found.plan.carve.time) }}</span>
         <span>{{ spanText(found.plan.handsOn) }}</span>

@@ -34,6 +34,7 @@ import SheetLines from './SheetLines.vue'
 import TableBoard from './TableBoard.vue'
 import WhatIf from './WhatIf.vue'
 import { planned } from './planned'
+import { sectionOf } from './sectionOf'
 
 const PlanChart = defineAsyncComponent(() => import('./PlanChart.vue'))
 const draft = useDraft()
@@ -216,6 +217,7 @@ const ways = computed(() => METHOD_KINDS.map(k => ({ value: k, label: k })))
           :cut="draft.cut"
           :loss="shown.plan.loss"
           :peak-c="shown.plan.peak.core"
+          :section="sectionOf(shown.plan, piece, shown.plan.carve.time)"
           :guests="Math.max(1, guests.guests.length)"
         />
         <details v-if="shown" class="curves" @toggle="e => (curves = (e.target as HTMLDetailsElement).open)">

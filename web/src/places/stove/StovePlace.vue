@@ -11,6 +11,7 @@ import { useUnits } from '../../stores/units'
 import OutcomeForm from '../book/OutcomeForm.vue'
 import ReadingEntry from './ReadingEntry.vue'
 import StoveSide from './StoveSide.vue'
+import { useAgainst } from './useAgainst'
 import { useCaller } from './useCaller'
 import { useForecast, type Heard } from './useForecast'
 import { useStoveKeys } from './useStoveKeys'
@@ -55,6 +56,13 @@ const then = computed(() => {
 function heardRange(pullS: number, { sooner, later }: Heard): readonly [number, number] {
   return [Math.max(0, sooner * pullS - elapsed.value), Math.max(0, later * pullS - elapsed.value)]
 }
+
+const against = useAgainst(() => ({
+  record: record.value!,
+  forecast: record.value ? forecast.value : null,
+  heard: heard.value,
+  progress: progress.value
+}))
 
 function say(said: Said, at?: number): void {
   earlier.value = false
@@ -179,6 +187,7 @@ function finish(): void {
             <template v-else>{{ showClock(left) }}</template>
           </p>
           <p class="advice">{{ call?.advice }}</p>
+          <p v-if="against" class="advice heard">{{ against }}</p>
           <p v-if="trouble" class="advice trouble" role="alert">{{ trouble }}</p>
         </div>
 
@@ -229,6 +238,16 @@ function finish(): void {
   min-height: calc(100vh - var(--header));
   background: var(--service);
   color: var(--chalk);
+}
+.heard {
+  display: none;
+}
+@media (max-width: 900px) {
+  .heard {
+    display: block;
+    border-left: 3px solid var(--hot);
+    padding-left: 12px;
+  }
 }
 .stove.empty {
   grid-template-columns: 1fr;

@@ -7,10 +7,11 @@ import type { Progress } from '#core/cook/progress'
 import { valueAt } from '#core/heat/history'
 import { cutById } from '#core/meat/cuts'
 import type { PanPlan } from '#core/plan/panPlan'
-import { showClock, showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import { showClock, showLength, showTemperature, shownText } from '#core/quantity/format'
 import { degreeTicks, linePath, minuteTicks, scale } from '../../line/axes'
 import SectionDrawing from '../../section/SectionDrawing.vue'
 import { useUnits } from '../../stores/units'
+import { useAgainst } from './useAgainst'
 import type { Heard } from './useForecast'
 
 const props = defineProps<{
@@ -38,41 +39,7 @@ const core = computed(() =>
 )
 const degrees = (c: number): string => shownText(showTemperature(c, units.system))
 
-const exactly = (c: number): string => shownText(showTemperature(c, units.system, 1))
-
-const last = computed(() => {
-  const readings = props.progress?.readings ?? []
-  return readings.length > 0 ? readings[readings.length - 1] : null
-})
-/** What was read, against what was expected, and what the forecast has made of it. */
-const against = computed(() => {
-  const { heard, forecast } = props
-  if (!last.value || !forecast) return ''
-  const read = `You read ${exactly(last.value.coreC)} at ${showClock(last.value.time)}`
-  const { time } = last.value
-  if (heard?.unheeded.some(r => r.time === time))
-    return `${read}: no piece like this could be there. Probe again, from the side, into the middle; the forecast leaves it out.`
-  if (heard?.expectedC == null) {
-    const off = last.value.coreC - valueAt(forecast.history.time, forecast.history.core, time)
-    return `${read}: ${offText(off)}.`
-  }
-  const moved = forecast.pull.time - props.record.planned.pullS
-  const later =
-    phase.value !== 'in the pan' && phase.value !== 'lifted'
-      ? ''
-      : Math.abs(moved) < 20
-        ? ' The time stays as it was.'
-        : ` Off the heat ${shownText(showDuration(Math.abs(moved)))} ${moved > 0 ? 'later' : 'sooner'} than planned.`
-  const thicker =
-    Math.abs(heard.thickerMm) < 1
-      ? ''
-      : ` It cooks like ${shownText(showLength(props.record.request.piece.thicknessMm + heard.thickerMm, units.system))}.`
-  return `${read}: ${offText(last.value.coreC - heard.expectedC)}.${thicker}${later}`
-})
-const offText = (off: number): string =>
-  Math.abs(off) < 1
-    ? 'just as forecast'
-    : `${shownText(showTemperatureRise(Math.abs(off), units.system))} ${off > 0 ? 'ahead of' : 'behind'} the forecast`
+const against = useAgainst(() => props)
 
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)

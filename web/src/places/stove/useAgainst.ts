@@ -1,0 +1,57 @@
+/** What was read, against what was expected, and what the forecast has made of it, in a sentence or two. */
+import { computed, type ComputedRef } from 'vue'
+import type { CookRecord } from '#core/book/record'
+import type { Progress } from '#core/cook/progress'
+import { valueAt } from '#core/heat/history'
+import type { PanPlan } from '#core/plan/panPlan'
+import { showClock, showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import { useUnits } from '../../stores/units'
+import type { Heard } from './useForecast'
+
+interface Given {
+  readonly record: CookRecord
+  readonly forecast: PanPlan | null
+  readonly heard: Heard | null
+  readonly progress: Progress | null
+}
+
+/** Empty until something has been read. */
+export function useAgainst(given: () => Given): ComputedRef<string> {
+  const units = useUnits()
+  const phase = computed(() => given().progress?.phase ?? 'ready')
+  const exactly = (c: number): string => shownText(showTemperature(c, units.system, 1))
+
+  const last = computed(() => {
+    const readings = given().progress?.readings ?? []
+    return readings.length > 0 ? readings[readings.length - 1] : null
+  })
+  const against = computed(() => {
+    const { heard, forecast } = given()
+    if (!last.value || !forecast) return ''
+    const read = `You read ${exactly(last.value.coreC)} at ${showClock(last.value.time)}`
+    const { time } = last.value
+    if (heard?.unheeded.some(r => r.time === time))
+      return `${read}: no piece like this could be there. Probe again, from the side, into the middle; the forecast leaves it out.`
+    if (heard?.expectedC == null) {
+      const off = last.value.coreC - valueAt(forecast.history.time, forecast.history.core, time)
+      return `${read}: ${offText(off)}.`
+    }
+    const moved = forecast.pull.time - given().record.planned.pullS
+    const later =
+      phase.value !== 'in the pan' && phase.value !== 'lifted'
+        ? ''
+        : Math.abs(moved) < 20
+          ? ' The time stays as it was.'
+          : ` Off the heat ${shownText(showDuration(Math.abs(moved)))} ${moved > 0 ? 'later' : 'sooner'} than planned.`
+    const thicker =
+      Math.abs(heard.thickerMm) < 1
+        ? ''
+        : ` It cooks like ${shownText(showLength(given().record.request.piece.thicknessMm + heard.thickerMm, units.system))}.`
+    return `${read}: ${offText(last.value.coreC - heard.expectedC)}.${thicker}${later}`
+  })
+  const offText = (off: number): string =>
+    Math.abs(off) < 1
+      ? 'just as forecast'
+      : `${shownText(showTemperatureRise(Math.abs(off), units.system))} ${off > 0 ? 'ahead of' : 'behind'} the forecast`
+  return against
+}
