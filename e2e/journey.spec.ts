@@ -68,7 +68,7 @@ test('a cook buys, measures, plans, cooks, judges and finds it again', async ({ 
   await expect(page.getByRole('alert')).toContainText('110')
   await page.getByLabel('The probe reads').fill('46.5')
   await page.keyboard.press('Enter')
-  await expect(page.getByText('You read 46.5')).toBeVisible()
+  await expect(page.locator('aside').getByText('You read 46.5')).toBeVisible()
   await page.clock.runFor(60_000)
   await page.keyboard.press('p')
   await expect(page.getByRole('heading', { name: /Carve/ })).toBeVisible()

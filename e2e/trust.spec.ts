@@ -31,7 +31,7 @@ test('the server is killed in the middle of a cook, the page reloaded, and nothi
 
   await app.serve()
   await page.reload()
-  await expect(page.getByText('You read 6.5')).toBeVisible()
+  await expect(page.locator('aside').getByText('You read 6.5')).toBeVisible()
   await expect(page.getByText('Turn 2 of about')).toBeVisible()
   await page.keyboard.press('p')
   await page.getByRole('button', { name: 'Carved' }).click()

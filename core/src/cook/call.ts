@@ -98,6 +98,15 @@ export function pullRangeFromNow(
   return [Math.max(0, low + moved - elapsed), Math.max(0, high + moved - elapsed)]
 }
 
+/** Narrower once the probe has spoken, s from now. @param sooner, later factors of the time to the pull */
+export function probedRangeFromNow(
+  forecast: PanPlan,
+  { sooner, later }: { readonly sooner: number; readonly later: number },
+  elapsed: number
+): readonly [low: number, high: number] {
+  return [Math.max(0, sooner * forecast.pull.time - elapsed), Math.max(0, later * forecast.pull.time - elapsed)]
+}
+
 /** What follows the next action while the piece is on the heat. */
 export function callsAfter(
   action: NextAction,

@@ -3,13 +3,13 @@ import { stripSetup } from '#core/method/setups.fixture'
 import { FIRST_REQUEST } from '#core/plan/firstRequest'
 import { followRest, planPanSear } from '#core/plan/panPlan'
 import { standing, undoable, type CookEvent } from './events'
-import { callFor, callsAfter, pullRangeFromNow } from './call'
+import { callFor, callsAfter, probedRangeFromNow, pullRangeFromNow } from './call'
 import { nextAction } from './nextAction'
 import { progressOf, spellsUntil } from './progress'
 
 const T0 = 1_750_000_000_000
 type Told =
-  | { kind: 'lit' | 'laid' | 'turned' | 'lifted' | 'returned' | 'pulled' | 'carved' }
+  | { kind: 'lit' | 'laid' | 'turned' | 'edged' | 'lifted' | 'returned' | 'pulled' | 'carved' }
   | { kind: 'reading'; coreC: number }
   | { kind: 'undone'; undoes: string }
 const at = (seconds: number, what: Told, entered = seconds): CookEvent => ({
@@ -85,6 +85,24 @@ describe('the next thing to do', () => {
     expect(nextAction(progressOf(events), plan, 200)).toBeNull()
   })
 
+  it('the fat edge comes after the last turn, once; told late, the rest of it is still due', () => {
+    const edged = { ...setup, settings: { ...setup.settings, fatEdgeS: 60 } }
+    const whole = planPanSear(edged, 54)
+    expect(whole.pull.time - whole.edgeAt!).toBeCloseTo(60, 6)
+    const events = [at(0, { kind: 'laid' }), ...whole.turns.map(t => at(t, { kind: 'turned' }))]
+    expect(nextAction(progressOf(events), whole, 200)).toMatchObject({ does: 'edged' })
+    const standing = [...events, at(whole.edgeAt!, { kind: 'edged' })]
+    expect(nextAction(progressOf(standing), whole, 200)?.does).toBe('pulled')
+    const half = spellsUntil(standing, now(whole.edgeAt! + 20))
+    expect(half.at(-1)).toMatchObject({ state: 'on edge' })
+    const rest = planPanSear(edged, 54, half)
+    expect(rest.pull.time).toBeGreaterThan(whole.pull.time - 5)
+    expect(rest.overshoot).toBe(false)
+    expect(
+      callFor({ does: 'edged', due: null }, progressOf(events), whole, { ...FIRST_REQUEST, fatEdgeS: 60 }, 200, 'metric').says
+    ).toContain('fat edge')
+  })
+
   it('a first turn a minute late moves the pull, and the meat still peaks at the target', () => {
     const events = [at(0, { kind: 'laid' }), at(plan.turns[0] + 60, { kind: 'turned' })]
     const again = planPanSear(setup, 54, spellsUntil(events, now(plan.turns[0] + 60)))
@@ -131,6 +149,8 @@ describe('what is called out', () => {
     expect(low).toBeCloseTo(330, 6)
     expect(high).toBeCloseTo(450, 6)
     expect(pullRangeFromNow(plan, plan.pull.time, [400, 450, 520], 5000)).toEqual([0, 0])
+    expect(probedRangeFromNow(plan, { sooner: 0.95, later: 1.1 }, 100)).toEqual([0.95 * plan.pull.time - 100, 1.1 * plan.pull.time - 100])
+    expect(probedRangeFromNow(plan, { sooner: 0.95, later: 1.1 }, 5000)).toEqual([0, 0])
     expect(callsAfter({ does: 'turned', due: null }, plan, [330, 450], 'metric').map(c => c.what)).toEqual([
       expect.stringMatching(/^off the heat at/),
       'rest'

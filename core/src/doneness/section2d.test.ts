@@ -1,7 +1,7 @@
 /** A round piece cut open: the axis, the side, and how much of the meat is as wanted. */
 import { describe, expect, it } from 'vitest'
 import type { Field } from '#core/heat/history'
-import { axisColumn, readSection, type CutGeometry } from './section'
+import { acrossMiddle, axisColumn, readSection, type CutGeometry } from './section'
 
 /** Three rings of 10 mm, four layers of 10 mm: the outermost ring is grey, the rest as wanted. */
 const GEOMETRY: CutGeometry = { edgesMm: [0, 10, 20, 30, 40], radiiMm: [0, 10, 20, 30], mirrored: false }
@@ -31,6 +31,12 @@ describe('the section of a round piece', () => {
     const field: Field = { time: 0, temperature: [54, 70], hottest: [54, 70], wetness: [1, 1] }
     expect(readSection(field, flat, 54, 100).side).toBeNull()
     expect(axisColumn(field, flat)).toBe(field)
+  })
+
+  it('cut across the middle it runs from the axis outward', () => {
+    expect(acrossMiddle(fieldOf([50, 60, 120]), GEOMETRY)).toEqual([50, 60, 120])
+    const flat: CutGeometry = { edgesMm: [0, 10, 20], radiiMm: [0, 1000], mirrored: false }
+    expect(acrossMiddle({ time: 0, temperature: [54, 70], hottest: [54, 70], wetness: [1, 1] }, flat)).toBeNull()
   })
 
   it('of half a piece both ends are alike', () => {

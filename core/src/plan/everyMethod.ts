@@ -114,7 +114,7 @@ export function methodSheet(plan: Plan, system: UnitSystem): SheetLine[] {
             id: 'rewarm',
             label: 'Back in the hot pan',
             shown: showDuration(rewarm.to - rewarm.from),
-            why: 'Hot crust again, and too short to reach the centre.'
+            why: whyRewarm(plan, rewarm, system)
           }
         ]
       : []),
@@ -126,6 +126,16 @@ export function methodSheet(plan: Plan, system: UnitSystem): SheetLine[] {
     }
   ]
 }
+
+/** A moment warms the outside; minutes cook it on. */
+function whyRewarm({ history, peak, target }: Plan, { from }: PhaseSpan, system: UnitSystem): string {
+  const degrees = (c: number): string => shownText(showTemperature(c, system))
+  const before = valueAt(history.time, history.core, from)
+  return peak.core > target + WORTH_SAYING_K
+    ? `So long that it cooks on: the core goes from ${degrees(before)} to ${degrees(peak.core)}. A few seconds a side are enough to warm it.`
+    : `Hot crust again, and too short to reach the centre, which stands at ${degrees(before)}.`
+}
+const WORTH_SAYING_K = 1
 
 /** A sear of several turns is one thing to a cook. */
 export const phaseName = ({ phase, name }: PhaseSpan): string =>

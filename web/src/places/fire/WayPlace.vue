@@ -128,9 +128,9 @@ const said = computed(() => {
           `In pastry the climb is less sure than elsewhere: ${shownText(showTemperatureRise(plan.peak.core - plan.pull.core, units.system))} here, where cooks report 3 to 10. Leave the probe in, and cut it when it is right.`
         ]
       : []),
-    ...((values.value.byClockS ?? 0) > 0 && Math.abs(off) > 1
+    ...(Math.abs(off) > 1
       ? [
-          `By this clock it peaks at ${shownText(showTemperature(plan.peak.core, units.system))}, ${shownText(showTemperatureRise(Math.abs(off), units.system))} ${off > 0 ? 'above' : 'below'} what is wanted.`
+          `So it peaks at ${shownText(showTemperature(plan.peak.core, units.system))}, ${shownText(showTemperatureRise(Math.abs(off), units.system))} ${off > 0 ? 'above' : 'below'} what is wanted.`
         ]
       : [])
   ]

@@ -3,7 +3,7 @@
 import { onKeyStroke, useIntervalFn, useWakeLock } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { callFor, callsAfter, pullRangeFromNow } from '#core/cook/call'
+import { callFor, callsAfter, probedRangeFromNow, pullRangeFromNow } from '#core/cook/call'
 import { spellsUntil } from '#core/cook/progress'
 import { showClock } from '#core/quantity/format'
 import { useCook, type Said } from '../../stores/cook'
@@ -11,9 +11,10 @@ import { useUnits } from '../../stores/units'
 import OutcomeForm from '../book/OutcomeForm.vue'
 import ReadingEntry from './ReadingEntry.vue'
 import StoveSide from './StoveSide.vue'
+import { SPOKEN } from './spoken'
 import { useAgainst } from './useAgainst'
 import { useCaller } from './useCaller'
-import { useForecast, type Heard } from './useForecast'
+import { useForecast } from './useForecast'
 import { useStoveKeys } from './useStoveKeys'
 
 const cook = useCook()
@@ -47,15 +48,10 @@ const then = computed(() => {
   if (!action.value || !forecast.value || !record.value || (phase.value !== 'in the pan' && phase.value !== 'lifted')) return []
   const { pullS, pullRangeS } = record.value.planned
   const range = heard.value
-    ? heardRange(forecast.value.pull.time, heard.value)
+    ? probedRangeFromNow(forecast.value, heard.value, elapsed.value)
     : pullRangeFromNow(forecast.value, pullS, pullRangeS, elapsed.value)
   return callsAfter(action.value, forecast.value, range, units.system)
 })
-
-/** Narrower once the probe has spoken, s from now. */
-function heardRange(pullS: number, { sooner, later }: Heard): readonly [number, number] {
-  return [Math.max(0, sooner * pullS - elapsed.value), Math.max(0, later * pullS - elapsed.value)]
-}
 
 const against = useAgainst(() => ({
   record: record.value!,
@@ -93,17 +89,6 @@ function read(coreC: number): void {
 }
 
 const undone = ref('')
-const SPOKEN: Record<string, string> = {
-  lit: 'ring lit',
-  laid: 'in the pan',
-  turned: 'turned',
-  edged: 'on its edge',
-  lifted: 'lifted out',
-  returned: 'back in',
-  pulled: 'off the heat',
-  carved: 'carved',
-  reading: 'reading'
-}
 function undo(): void {
   const event = cook.undo()
   if (event) undone.value = `Undone: ${SPOKEN[event.kind] ?? event.kind}.`
