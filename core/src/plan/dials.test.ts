@@ -1,11 +1,11 @@
 /** Whatever is set on the dials: an answer whose every figure is one, or a refusal in words; never neither. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { compareFor } from '#core/plan/everyMethod'
-import { FIRST_REQUEST } from '#core/plan/firstRequest'
-import { dialled, dialsOf, dialValues, DIAL_KEYS, fitsDial, type Dial, type Dialled } from './dials'
-import { METHOD_KINDS } from './methods'
-import { USUAL_KIT, usualSettings } from './usual'
+import { compareFor } from './everyMethod'
+import { FIRST_REQUEST } from './firstRequest'
+import { dialled, dialsOf, dialValues, DIAL_KEYS, fitsDial, type Dial, type Dialled } from '#core/method/dials'
+import { METHOD_KINDS } from '#core/method/methods'
+import { USUAL_KIT, usualSettings } from '#core/method/usual'
 
 /** Some value of a dial, its ends often among them; times kept short of a day, so that the test ends. */
 function anywhere(dial: Dial): fc.Arbitrary<unknown> {
