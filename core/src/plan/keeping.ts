@@ -1,6 +1,6 @@
 /**
  * What is kept for another day, straight from its bag: how long until its middle is cold in
- * ice water and in the fridge, and how long in the bath again before it is seared. Seconds.
+ * ice water and in the fridge. Seconds.
  */
 import { allOver, type Face } from '#core/heat/faces'
 import { COARSE_STEPS, KEEP_ENDS, run, type Stage } from '#core/heat/program'

@@ -11,6 +11,7 @@ const ordinary = { intact: 'yes', vulnerable: false } as const
 const hours = (h: number, celsius: number): Cooked => {
   const time = Array.from({ length: 61 }, (_, i) => (i * h * 3600) / 60)
   return {
+    peak: { core: celsius },
     history: { time, core: time.map(() => celsius) },
     carve: { time: h * 3600 },
     lethal: [
@@ -36,9 +37,16 @@ describe('dangers', () => {
     expect(ids(57, both, hours(3, 57), 'b')).toEqual([])
   })
 
+  it('where it really comes to counts, not what was wanted', () => {
+    const guest = { intact: 'yes', vulnerable: true } as const
+    expect(ids(63, guest, hours(0.5, 50), 'a')).toEqual(['vulnerable'])
+    expect(ids(63, guest, hours(0.5, 62.6), 'a')).toEqual([])
+  })
+
   it('more than four hours between 5 and 54 °C', () => {
     expect(ids(52, ordinary, hours(3.9, 52), 'a')).toEqual([])
     expect(ids(52, ordinary, hours(4.5, 52), 'a')).toEqual(['long and warm'])
+    expect(ids(52, ordinary, hours(4.5, 52), 'b')).toEqual(['long and warm'])
     expect(ids(55, ordinary, hours(24, 55), 'a')).toEqual([])
   })
 })

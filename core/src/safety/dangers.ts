@@ -9,6 +9,7 @@ import { NOT_INTACT_C } from './cautions'
 
 /** What of a plan counts here. */
 export interface Cooked {
+  readonly peak: { readonly core: number }
   readonly history: Pick<History, 'time' | 'core'>
   readonly carve: { readonly time: number }
   readonly lethal: readonly { readonly reference: string; readonly core: number }[]
@@ -27,6 +28,8 @@ export interface Danger {
 /** The usual ceiling between 5 and 54 °C, h. */
 export const WARM_CEILING_H = 4
 const [WARM_FROM, WARM_TO] = [5, 54]
+/** K: a held bath stops half a degree short of its water, and is taken to be there. */
+const CLOSE_K = 0.6
 /** Nobody counts a quarter of what a reference asks for as done. */
 const ENOUGH = 1
 
@@ -37,13 +40,16 @@ const ENOUGH = 1
 export function dangersOf(targetC: number, table: Table, plan: Cooked | null, reference: string): Danger[] {
   const reached = plan?.lethal.find(l => l.reference === reference)
   const killed = (reached?.core ?? 0) >= ENOUGH
+  // By the clock a plan may stay below what was wanted: what counts is where it really comes to.
+  const comesTo = plan === null ? targetC : Math.min(targetC, plan.peak.core + CLOSE_K)
   const dangers: Danger[] = []
-  if (table.intact !== 'yes' && targetC < NOT_INTACT_C && !killed) dangers.push({ id: 'not intact', saferC: NOT_INTACT_C })
-  if (table.vulnerable && targetC < PUBLIC_HEALTH.celsius && !killed)
+  if (table.intact !== 'yes' && comesTo < NOT_INTACT_C && !killed) dangers.push({ id: 'not intact', saferC: NOT_INTACT_C })
+  if (table.vulnerable && comesTo < PUBLIC_HEALTH.celsius && !killed)
     dangers.push({ id: 'vulnerable', saferC: Math.ceil(PUBLIC_HEALTH.celsius) })
   if (plan !== null) {
     const hours = warmHours(plan)
-    if (hours > WARM_CEILING_H && !killed) dangers.push({ id: 'long and warm', saferC: null, hours })
+    // What grew meanwhile may leave what no heat undoes.
+    if (hours > WARM_CEILING_H) dangers.push({ id: 'long and warm', saferC: null, hours })
   }
   return dangers
 }

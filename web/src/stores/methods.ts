@@ -124,6 +124,8 @@ export const useMethods = defineStore('methods', () => {
         if (hand !== warm) return
         answers.value = { ...answers.value, [kind]: { key, compared } }
         failed.value = null
+        // Set back meanwhile to what had been answered before: that answer is gone now.
+        if (waiting === null && followed.value === kind && current(kind) === null) waiting = kind
       } catch {
         if (hand !== warm) return
         failed.value = `The engine failed on ${kind}. Change something and it tries again.`

@@ -14,7 +14,11 @@ import { useDraft } from './draft'
 import { useGuests } from './guests'
 import { useKit } from './kit'
 import type { PlanResult } from './planner'
+import { useMethods } from './methods'
 import { useUnits } from './units'
+
+const { hire } = vi.hoisted(() => ({ hire: vi.fn() }))
+vi.mock('../workers/planner', async original => ({ ...(await original()), hireWorker: hire }))
 
 const { settings, room } = setupOf(FIRST_REQUEST)
 const RESULT: PlanResult = {
@@ -226,5 +230,28 @@ describe('guests', () => {
     expect(useDraft().request).toMatchObject({ scaleId: 'hot', targetC: 60 })
     reload()
     expect(useGuests().guests.map(g => g.name)).toEqual(['Bo', ''])
+  })
+})
+
+describe('one way looked at in full', () => {
+  it('set back before it was answered, it is asked again and not left waiting', async () => {
+    const asked: ((answer: unknown) => void)[] = []
+    hire.mockImplementation(() => ({ remote: { method: () => new Promise(answer => asked.push(answer)) }, stop: () => undefined }))
+    const methods = useMethods()
+    methods.follow('roast')
+    await nextTick()
+    const answerNext = async (): Promise<void> => {
+      asked.shift()!({ kind: 'roast', unsuited: 'No.', nearestC: null })
+      for (let i = 0; i < 5; i++) await Promise.resolve()
+    }
+    await answerNext()
+    expect(methods.current('roast')).not.toBeNull()
+    methods.turn('roast', 'ovenC', 150)
+    await nextTick()
+    methods.asUsual('roast')
+    await nextTick()
+    await answerNext()
+    await answerNext()
+    expect(methods.current('roast')).not.toBeNull()
   })
 })

@@ -139,7 +139,9 @@ const said = computed(() => {
 const metalC = computed(() =>
   'panC' in settings.value && (values.value.searS ?? 1) > 0 && kind.value !== 'in pastry' ? settings.value.panC : 0
 )
-const cautions = computed(() => cautionsFor(draft.request.targetC, metalC.value, units.system, draft.table, kit.oil))
+/** By the clock it may come to less than was wanted. */
+const comesTo = computed(() => Math.min(draft.request.targetC, (now.value?.plan.peak.core ?? Infinity) + 0.6))
+const cautions = computed(() => cautionsFor(comesTo.value, metalC.value, units.system, draft.table, kit.oil))
 const dangers = computed(() => dangersOf(draft.request.targetC, draft.table, shown.value?.plan ?? null, guests.reference))
 /** A yes holds for exactly this plan. */
 const agreedTo = shallowRef<object | null>(null)
