@@ -14,7 +14,7 @@ import { USUAL_KIT, usualSettings } from '#core/method/usual'
 import { pastryMisses } from '#core/method/wrapped'
 import { believe, drawMembers, type Reading, type Trial } from '#core/plan/belief'
 import { remarks } from '#core/plan/callSheet'
-import { compareMethods, toleranceOf, type Tolerance } from '#core/plan/compare'
+import { compareMethods, mayBeLate, misjudged, type Misjudged } from '#core/plan/compare'
 import { bareOf } from '#core/plan/everyMethod'
 import { planPanSear, type PanPlan } from '#core/plan/panPlan'
 import { InfeasibleError, planMethod, type Plan } from '#core/plan/plan'
@@ -64,7 +64,7 @@ function answerPan(asked: PlanCase): object {
   const preheat = preheatSeconds(setup.settings.pan, setup.settings.ring, request.panC, request.room.temperatureC)
   const spread = asked.spread ? planSpread(setup, plan) : null
   return {
-    ...common(asked, plan, toleranceOf(METHODS['pan sear'], setup, plan, asked.target.scale)),
+    ...common(asked, plan, misjudged(METHODS['pan sear'], setup, plan.free)),
     preheatS: preheat === null ? null : seconds(preheat),
     ...panFigures(plan),
     ...(spread ? { spread: { pullS: spread.pull.map(seconds), peakByClockC: spread.peakByClock.map(degrees) } } : {}),
@@ -85,24 +85,24 @@ function answerOther<K extends MethodKind>(kind: K, asked: PlanCase): object {
   const plan = planMethod(method, setup, asked.target.celsius, asked.method.byClock ?? null)
   const pastry = kind === 'in pastry' ? pastryMisses(plan.free) : null
   return {
-    ...common(asked, plan, toleranceOf(method, setup, plan, asked.target.scale)),
+    ...common(asked, plan, misjudged(method, setup, plan.free)),
     ...beliefOf(asked, trialOf(method, setup, plan)),
     remarks: [...(pastry === null ? [] : [pastry]), ...doubtsOf(asked.piece)]
   }
 }
 
-function common({ piece, target, kind }: PlanCase, plan: Plan, tolerance: Tolerance): object {
+function common({ piece, target, kind }: PlanCase, plan: Plan, off: Misjudged): object {
   const cut = cutById(piece.cutId)
   return {
     feasible: true,
     method: kind,
     piece: { ...piece, ...(cut ? { faceAreaCm2: round(faceAreaM2(piece, cut) * 1e4, 1) } : {}) },
     target: { coreC: degrees(target.celsius), doneness: bandOf(target.scale, target.celsius).word, scale: target.scale.id },
-    ...figures(plan, tolerance)
+    ...figures(plan, mayBeLate(plan, target.scale), off)
   }
 }
 
-function figures(plan: Plan, tolerance: Tolerance): object {
+function figures(plan: Plan, lateS: number | null, off: Misjudged): object {
   const { section } = plan
   return {
     free: { what: METHODS[plan.kind as MethodKind].free, seconds: seconds(plan.free) },
@@ -113,9 +113,9 @@ function figures(plan: Plan, tolerance: Tolerance): object {
     carve: { atS: seconds(plan.carve.time), coreC: degrees(plan.carve.core) },
     totalS: seconds(plan.carve.time),
     handsOnS: seconds(plan.handsOn),
-    mayBeLateS: tolerance.lateS === null ? null : seconds(tolerance.lateS),
-    threeMmThickerK: degrees(tolerance.thickerK),
-    threeMmThinnerK: degrees(tolerance.thinnerK),
+    mayBeLateS: lateS === null ? null : seconds(lateS),
+    threeMmThickerK: degrees(off.thickerK),
+    threeMmThinnerK: degrees(off.thinnerK),
     cookLoss: round(plan.loss, 4),
     crustMm: section.crustMm.map(c => round(c, 2)),
     greyMm: section.greyMm.map(g => round(g, 2)),
@@ -158,7 +158,7 @@ export function answerCompare(input: unknown): object {
       target: { coreC: degrees(target.celsius), doneness: bandOf(target.scale, target.celsius).word, scale: target.scale.id },
       methods: compared.map(c =>
         'plan' in c
-          ? { method: c.kind, feasible: true, ...figures(c.plan, c.tolerance) }
+          ? { method: c.kind, feasible: true, ...figures(c.plan, c.lateS, c.misjudged) }
           : { method: c.kind, feasible: false, reason: c.unsuited, nearestC: c.nearestC === null ? null : degrees(c.nearestC) }
       )
     }

@@ -93,7 +93,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
     subject.grid.radial.cells > 1 ? 2 * subject.grid.radial.edge[subject.grid.radial.cells] : Infinity,
     heightOf(subject.grid)
   )
-  const pace = Math.min(1, size / PACE_SIZE)
+  const pace = Math.min(1, size / PACE_SIZE) ** PACE_POWER
   const first = steps.first * pace
   const bend = steps.kelvin * pace * (subject.grid.mirrored || subject.grid.axial.cells === 1 ? ROUND_CARE : 1)
   const enough = recording.untilCore ?? Infinity
@@ -144,8 +144,9 @@ const NO_BURNERS: readonly (Burner | null)[] = []
 const heightOf = ({ axial }: Grid): number => (axial.cells > 1 ? axial.edge[axial.cells] : Infinity)
 /** A roast cooks for hours, and what a long step leaves out adds up. */
 const ROUND_CARE = 0.4
-/** m: in thinner pieces everything happens sooner, and steps are finer in proportion. */
+/** m: in thinner pieces everything happens sooner, with the square of the size at the core and its first power at the crust; steps are finer by a power between. */
 const PACE_SIZE = 0.04
+const PACE_POWER = 1.3
 const LEAST_GROWTH = 0.3
 /** Long stages settle down: a step may be this share of the time since the faces changed. */
 const AGEING = 0.03

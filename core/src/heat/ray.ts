@@ -36,8 +36,10 @@ const FIRST_STAGE = (1 - GAMMA) / GAMMA
 const MOST_ITERATIONS = 8
 /** s */
 const SHORTEST = 1e-6
-/** J/m³: a cell that moves by less across a kink of the boiling curve has settled; a quarter of a kelvin. */
-const SETTLED_ENTHALPY = 1e6
+/** K: how far from where it was aimed a cell that crossed a kink of the boiling curve may come out. */
+const SETTLED = 0.1
+/** J/m³ by which an enthalpy may be kept from where the balance put it; a fortieth of a kelvin. */
+const HELD_BACK = 1e5
 /** W/m², and share: how far a face may be from where it was expected. */
 const ALLOWED_FLUX = 20
 const ALLOWED_SHARE = 0.01
@@ -208,7 +210,7 @@ export class Ray implements RayState {
       inverse[i] = 1 / c
       share[i] = rawWater > 0 ? Math.min(1, Math.max(0, w + half * wetting[i]) / rawWater) : 1
       start[i] = T
-      gained[i] = rate[i] * dt
+      gained[i] = GAMMA * rate[i] * dt
       this.warm(i)
     }
     conduct(axis, substances, material, this.boiling, middle, share, this.conductance)
@@ -268,15 +270,22 @@ export class Ray implements RayState {
       let kinked = false
       for (let i = 0; i < n; i++) {
         const was = slope[i]
+        const aimed = temperature[i] + was * right[i]
         let next = gained[i] + right[i]
-        if (was < FLAT) next = Math.max(next, this.kneeOf(i))
+        if (was < FLAT) {
+          const knee = this.kneeOf(i)
+          if (next < knee) {
+            if (knee - next > HELD_BACK) kinked = true
+            next = knee
+          }
+        }
         gained[i] = next
         const simply = start[i] + next * inverse[i]
         if (simply <= boiling) {
           temperature[i] = simply
           slope[i] = inverse[i]
         } else this.boil(i)
-        if (slope[i] !== was && Math.abs(right[i]) > SETTLED_ENTHALPY) kinked = true
+        if (slope[i] !== was && Math.abs(temperature[i] - aimed) > SETTLED) kinked = true
       }
       let off = 0
       if (areaFirst > 0) {

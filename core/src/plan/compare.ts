@@ -10,27 +10,43 @@ import type { Setup } from '#core/method/setup'
 import { InfeasibleError, planMethod, type Plan } from './plan'
 import type { Hint } from './search'
 
-export interface Tolerance {
-  /** How late the pull may be before the peak leaves its band of doneness, s; null where no lateness does that. */
-  readonly lateS: number | null
-  /** What the peak would be off by if the piece were 3 mm thicker or thinner and cooked by the clock, K. */
+/** What the peak would be off by if the piece were 3 mm thicker or thinner and cooked by the clock, K. */
+export interface Misjudged {
   readonly thickerK: number
   readonly thinnerK: number
 }
 
-export type Compared =
-  | { readonly kind: MethodKind; readonly plan: Plan; readonly tolerance: Tolerance }
-  | { readonly kind: MethodKind; readonly unsuited: string; readonly nearestC: number | null }
+export interface Planned {
+  readonly kind: MethodKind
+  readonly plan: Plan
+  /** How late the pull may be before the peak leaves its band of doneness, s; null where no lateness does that. */
+  readonly lateS: number | null
+}
+
+export interface Unsuited {
+  readonly kind: MethodKind
+  readonly unsuited: string
+  readonly nearestC: number | null
+}
+
+export type Compared = (Planned & { readonly misjudged: Misjudged }) | Unsuited
 
 /** The setup of each method, but for its settings. */
 export type Bare = Omit<Setup<unknown>, 'settings'>
 
 export function compareMethods(bare: Bare, settings: SettingsOf, kinds: readonly MethodKind[], target: number, scale: Scale): Compared[] {
-  return kinds.map(kind => compareOne(kind, bare, settings[kind], target, scale, null))
+  return kinds.map(<K extends MethodKind>(kind: K) => {
+    const found = planOne(kind, bare, settings[kind], target, scale, null)
+    if ('unsuited' in found) return found
+    return {
+      ...found,
+      misjudged: misjudged(METHODS[kind] as Method<SettingsOf[K]>, { ...bare, settings: settings[kind] }, found.plan.free)
+    }
+  })
 }
 
 /** @param byClock see `planMethod` */
-export function compareOne<K extends MethodKind>(
+export function planOne<K extends MethodKind>(
   kind: K,
   bare: Bare,
   settings: SettingsOf[K],
@@ -38,12 +54,12 @@ export function compareOne<K extends MethodKind>(
   scale: Scale,
   byClock: number | null,
   hint?: Hint
-): Compared {
+): Planned | Unsuited {
   const method = METHODS[kind] as Method<SettingsOf[K]>
   const setup = { ...bare, settings }
   try {
     const plan = planMethod(method, setup, target, byClock, hint)
-    return { kind, plan, tolerance: toleranceOf(method, setup, plan, scale) }
+    return { kind, plan, lateS: mayBeLate(plan, scale) }
   } catch (error) {
     if (error instanceof InfeasibleError) return { kind, unsuited: error.message, nearestC: error.nearestC }
     throw error
@@ -53,20 +69,21 @@ export function compareOne<K extends MethodKind>(
 const MISJUDGED_MM = 3
 const LONGEST_REST = 60 * 60
 
-export function toleranceOf<S extends Resting>(method: Method<S>, setup: Setup<S>, plan: Plan, scale: Scale): Tolerance {
+export function mayBeLate({ peak, peakRate }: Plan, scale: Scale): number | null {
+  const end = bandEnd(scale, bandOf(scale, peak.core))
+  return end === Infinity || peakRate <= 0 ? null : Math.max(0, (end - peak.core) / peakRate)
+}
+
+/** @param free the method's free time as planned, s */
+export function misjudged<S extends Resting>(method: Method<S>, setup: Setup<S>, free: number): Misjudged {
   const peakAt = (mm: number): number => {
     const varied = { ...setup, piece: thicker(setup.piece, mm) }
-    const program = method.program(varied, plan.free)
+    const program = method.program(varied, free)
     const stages = [...program.heating, program.rest(LONGEST_REST)]
     return run(method.subject(varied, 'coarse'), stages, { ...KEEP_ENDS, untilPastPeakBy: 0.5 }, COARSE_STEPS).peak.core
   }
   const nominal = peakAt(0)
-  const end = bandEnd(scale, bandOf(scale, plan.peak.core))
-  return {
-    lateS: end === Infinity || plan.peakRate <= 0 ? null : Math.max(0, (end - plan.peak.core) / plan.peakRate),
-    thickerK: peakAt(MISJUDGED_MM) - nominal,
-    thinnerK: peakAt(-MISJUDGED_MM) - nominal
-  }
+  return { thickerK: peakAt(MISJUDGED_MM) - nominal, thinnerK: peakAt(-MISJUDGED_MM) - nominal }
 }
 
 /** The same face, thicker; a roast is so both ways across. */

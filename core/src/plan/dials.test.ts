@@ -1,7 +1,7 @@
 /** Whatever is set on the dials: an answer whose every figure is one, or a refusal in words; never neither. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { compareFor } from './everyMethod'
+import { planFor } from './everyMethod'
 import { FIRST_REQUEST } from './firstRequest'
 import { dialled, dialsOf, dialValues, DIAL_KEYS, fitsDial, type Dial, type Dialled } from '#core/method/dials'
 import { METHOD_KINDS } from '#core/method/methods'
@@ -43,7 +43,7 @@ describe('the dials of every method', () => {
     fc.assert(
       fc.property(anySetting, ({ kind, turned, thicknessMm, startC, targetC }) => {
         const piece = { ...FIRST_REQUEST.piece, thicknessMm, startC, weightG: 12 * thicknessMm }
-        const found = compareFor({ ...FIRST_REQUEST, piece, targetC }, kind, turned)
+        const found = planFor({ ...FIRST_REQUEST, piece, targetC }, kind, turned)
         if ('unsuited' in found) {
           expect(found.unsuited).toMatch(/[a-z].*\.$/)
           return

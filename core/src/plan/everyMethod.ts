@@ -5,23 +5,28 @@ import { braiseAdvice, isTender } from '#core/meat/cut'
 import { cutById } from '#core/meat/cuts'
 import { isFlat } from '#core/meat/piece'
 import { dialled, type Dialled } from '#core/method/dials'
-import type { MethodKind, SettingsOf } from '#core/method/methods'
+import type { Method } from '#core/method/method'
+import { METHODS, type MethodKind, type SettingsOf } from '#core/method/methods'
 import type { Setup } from '#core/method/setup'
 import { USUAL_KIT, usualSettings, wholeKit } from '#core/method/usual'
 import { showDuration, showTemperature, showTemperatureRise, shownText, type Shown } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import { valueAt } from '#core/heat/history'
-import { compareOne, type Bare, type Compared } from './compare'
+import { misjudged, planOne, type Bare, type Misjudged, type Planned, type Unsuited } from './compare'
 import type { PhaseSpan, Plan } from './plan'
 import type { Hint } from './search'
 import { panOf, panSettings, RequestError, ringOf, type PlanRequest } from './request'
 
 /** @throws RequestError */
-export function compareFor(request: PlanRequest, kind: MethodKind, turned: Dialled, hint?: Hint): Compared {
+export function planFor(request: PlanRequest, kind: MethodKind, turned: Dialled, hint?: Hint): Planned | Unsuited {
   const missing = missingFor(request, kind)
   if (missing !== null) return { kind, unsuited: missing, nearestC: null }
-  return compareOne(kind, bareOf(request), settingsFor(request, kind, turned), request.targetC, scaleOf(request), byClockOf(turned), hint)
+  return planOne(kind, bareOf(request), settingsFor(request, kind, turned), request.targetC, scaleOf(request), byClockOf(turned), hint)
 }
+
+/** @param free of the plan, s. @throws RequestError */
+export const misjudgedFor = (request: PlanRequest, kind: MethodKind, turned: Dialled, free: number): Misjudged =>
+  misjudged(METHODS[kind] as Method<SettingsOf[MethodKind]>, setupFor(request, kind, turned), free)
 
 const byClockOf = ({ byClockS }: Dialled): number | null => (byClockS === undefined || byClockS <= 0 ? null : byClockS)
 

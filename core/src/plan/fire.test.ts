@@ -11,7 +11,7 @@ import type { Dialled } from '#core/method/dials'
 import { METHODS, type MethodKind } from '#core/method/methods'
 import { pastryMisses } from '#core/method/wrapped'
 import { USUAL_KIT } from '#core/method/usual'
-import { compareFor, setupFor } from './everyMethod'
+import { planFor, setupFor } from './everyMethod'
 import { FIRST_REQUEST } from './firstRequest'
 import type { Plan } from './plan'
 import type { PlanRequest } from './request'
@@ -24,7 +24,7 @@ function piece(cutId: string, thicknessMm: number, rest: Partial<Piece> = {}): P
   return { ...whole, weightG: rest.weightG ?? Math.round(weightFromSize(whole, cut)) }
 }
 function planned(kind: MethodKind, of: Piece, dials: Dialled = {}, part: Partial<PlanRequest> = {}): Plan {
-  const found = compareFor({ ...FIRST_REQUEST, piece: of, ...part }, kind, dials)
+  const found = planFor({ ...FIRST_REQUEST, piece: of, ...part }, kind, dials)
   if ('unsuited' in found) throw new Error(`${kind}: ${found.unsuited}`)
   return found.plan
 }
@@ -211,7 +211,7 @@ describe('a kit without it', () => {
       ['pot', 'pot'],
       ['bath then sear', 'pot does without']
     ] as const) {
-      const found = compareFor({ ...FIRST_REQUEST, kit }, kind, {})
+      const found = planFor({ ...FIRST_REQUEST, kit }, kind, {})
       expect('unsuited' in found && found.unsuited).toContain(word)
     }
   })

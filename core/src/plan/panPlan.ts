@@ -18,7 +18,7 @@ import {
 } from '#core/method/panSear'
 import { run, type Recording } from '#core/heat/program'
 import { restSeconds } from '#core/method/method'
-import { PAST_PEAK, solveFree, type Solved } from './search'
+import { PAST_PEAK, solveFree, type Hint, type Solved } from './search'
 
 export interface PanPlan extends Plan {
   readonly spells: readonly Spell[]
@@ -44,9 +44,10 @@ const AFTERWARDS = 120
 
 /**
  * @param past what has happened on the heat so far, as it happened; none for a piece not yet in the pan
+ * @param hint from a plan much like this one, to find it sooner
  * @throws InfeasibleError
  */
-export function planPanSear(setup: PanSetup, target: number, past: readonly Spell[] = []): PanPlan {
+export function planPanSear(setup: PanSetup, target: number, past: readonly Spell[] = [], hint?: Hint): PanPlan {
   const { turning } = setup.settings
   /** Held once the neighbourhood is known, so that the peak is smooth in the time. */
   let count: number | null = null
@@ -63,6 +64,7 @@ export function planPanSear(setup: PanSetup, target: number, past: readonly Spel
     high: LONGEST_ON_HEAT,
     guess: Math.max(low + 30, panSear.guess(setup) - secondsIn(past)),
     recording: remaining => keeping(setup, spells(remaining)),
+    hint,
     settle: near => {
       count = spellsToCome(past, turning, near)
     }

@@ -7,7 +7,7 @@ import { computed, shallowRef, watch } from 'vue'
 import { dialsOf, fitsDial, type DialKey, type Dialled, type DialValues } from '#core/method/dials'
 import { COVERS } from '#core/method/panSear'
 import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
-import type { Compared } from '#core/plan/compare'
+import type { Misjudged, Planned, Unsuited } from '#core/plan/compare'
 import type { PlanRequest } from '#core/plan/request'
 import { hireWorker, type Hand } from '../workers/planner'
 import { useDraft } from './draft'
@@ -28,9 +28,12 @@ function parseTurned(stored: unknown): Turned {
   return found
 }
 
+/** A way as far as it is worked out: the plan first, and then what a few millimetres would do to it. */
+export type Weighed = (Planned & { readonly misjudged: Misjudged | null }) | Unsuited
+
 interface Answer {
   readonly key: string
-  readonly compared: Compared
+  readonly compared: Weighed
 }
 
 export const useMethods = defineStore('methods', () => {
@@ -52,9 +55,16 @@ export const useMethods = defineStore('methods', () => {
     const { piece, room, panId, ringId, scaleId, ownScale, targetC, kit } = request
     return JSON.stringify([piece, room, panId, ringId, scaleId, ownScale, targetC, kit, turned.value[kind] ?? {}])
   }
-  const current = (kind: MethodKind): Compared | null => {
+  const current = (kind: MethodKind): Weighed | null => {
     const answer = answers.value[kind]
     return answer?.key === keyFor(draft.request, kind) ? answer.compared : null
+  }
+  const answer = (kind: MethodKind, key: string, compared: Weighed): void => {
+    answers.value = { ...answers.value, [kind]: { key, compared } }
+  }
+  const whole = (kind: MethodKind): boolean => {
+    const found = current(kind)
+    return found !== null && !('plan' in found && found.misjudged === null)
   }
   const rows = computed(() => METHOD_KINDS.map(kind => ({ kind, compared: current(kind), stale: answers.value[kind]?.compared ?? null })))
   const working = computed(() => watched.value && rows.value.some(r => r.compared === null))
@@ -120,9 +130,9 @@ export const useMethods = defineStore('methods', () => {
       const key = keyFor(draft.request, kind)
       busySince = performance.now()
       try {
-        const compared = (await hand.remote.method(draft.request, kind, turned.value[kind] ?? {})) as Compared
+        const found = (await hand.remote.method(draft.request, kind, turned.value[kind] ?? {})) as Planned | Unsuited
         if (hand !== warm) return
-        answers.value = { ...answers.value, [kind]: { key, compared } }
+        answer(kind, key, 'plan' in found ? { ...found, misjudged: null } : found)
         failed.value = null
         // Set back meanwhile to what had been answered before: that answer is gone now.
         if (waiting === null && followed.value === kind && current(kind) === null) waiting = kind
@@ -134,7 +144,7 @@ export const useMethods = defineStore('methods', () => {
     }
   }
 
-  const stale = (kind: MethodKind): Compared | null => answers.value[kind]?.compared ?? null
+  const stale = (kind: MethodKind): Weighed | null => answers.value[kind]?.compared ?? null
   function follow(kind: MethodKind | null): void {
     followed.value = kind
   }
@@ -146,17 +156,27 @@ export const useMethods = defineStore('methods', () => {
     for (const hand of hands) hand.stop()
     failed.value = null
     const { request } = draft
-    const open = [first.value, ...METHOD_KINDS.filter(k => k !== first.value)].filter(k => current(k) === null)
+    const open = [first.value, ...METHOD_KINDS.filter(k => k !== first.value)].filter(k => !whole(k))
     if (open.length === 0) return
     hands = Array.from({ length: Math.min(CREW, open.length) }, () => hireWorker())
     await Promise.all(
       hands.map(async hand => {
         for (let kind = open.shift(); kind && mine === round; kind = open.shift()) {
           const key = keyFor(request, kind)
+          const dials = turned.value[kind] ?? {}
           try {
-            const compared = (await hand.remote.method(request, kind, turned.value[kind] ?? {})) as Compared
-            if (mine !== round) return
-            answers.value = { ...answers.value, [kind]: { key, compared } }
+            let found = current(kind)
+            if (found === null) {
+              const plan = (await hand.remote.method(request, kind, dials)) as Planned | Unsuited
+              if (mine !== round) return
+              found = 'plan' in plan ? { ...plan, misjudged: null } : plan
+              answer(kind, key, found)
+            }
+            if ('plan' in found && found.misjudged === null) {
+              const misjudged = await hand.remote.misjudged(request, kind, dials, found.plan.free)
+              if (mine !== round) return
+              answer(kind, key, { ...found, misjudged })
+            }
           } catch {
             if (mine === round) failed.value = `The engine failed on ${kind}. Change something and it tries again.`
           }

@@ -64,7 +64,12 @@ export const usePlanner = defineStore('planner', () => {
 
   watch(
     () => draft.request,
-    request => latest.put(request),
+    request => {
+      // It is of no use any more, and would keep the plan waiting.
+      spreader?.stop()
+      spreader = null
+      latest.put(request)
+    },
     { immediate: true }
   )
 

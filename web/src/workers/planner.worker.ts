@@ -17,8 +17,8 @@ import type { Spell } from '#core/method/panSear'
 import type { Dialled } from '#core/method/dials'
 import type { Method } from '#core/method/method'
 import { METHODS, type MethodKind, type SettingsOf } from '#core/method/methods'
-import type { Compared as ComparedMethod } from '#core/plan/compare'
-import { compareFor, setupFor } from '#core/plan/everyMethod'
+import type { Misjudged, Planned as PlannedMethod, Unsuited } from '#core/plan/compare'
+import { misjudgedFor, planFor, setupFor } from '#core/plan/everyMethod'
 import { FIRST_REQUEST } from '#core/plan/firstRequest'
 import { comparePreparations, warmedUp, type Compared, type Preparation } from '#core/plan/preparation'
 import { whatIf, type Consequence } from '#core/plan/whatIf'
@@ -41,8 +41,10 @@ export interface PlannerWorker {
   /** For a cook under way: `past` is what has happened; `pulled` once it is off the heat. */
   forecast(request: PlanRequest, past: readonly Spell[], pulled: boolean, probed: Probed): Forecast
   spread(request: PlanRequest, plan: PanPlan): Spread
-  /** One method on the piece, planned and weighed; a refusal where the piece cannot be cooked so. */
-  method(request: PlanRequest, kind: MethodKind, turned: Dialled): ComparedMethod
+  /** One method on the piece; a refusal where the piece cannot be cooked so. */
+  method(request: PlanRequest, kind: MethodKind, turned: Dialled): PlannedMethod | Unsuited
+  /** What a few millimetres would do to that plan. @param free its free time, s */
+  misjudged(request: PlanRequest, kind: MethodKind, turned: Dialled, free: number): Misjudged
   /** How sure that plan is. */
   methodSpread(request: PlanRequest, kind: MethodKind, turned: Dialled, plan: Plan): Spread
   /** What comes of it by that method if one thing is not as said. */
@@ -87,12 +89,17 @@ function heededBy(request: PlanRequest, { readings, past, totalS }: Probed): Hee
 
 /** What the last plan of a kind came to: the next one is found sooner. */
 const hints = new Map<string, Hint>()
+function hinted<P extends Plan>(like: string, work: (hint: Hint | undefined) => P): P {
+  const plan = work(hints.get(like))
+  hints.set(like, plan.hint)
+  return plan
+}
 
 const worker: PlannerWorker = {
   plan: request =>
     request.piece.form === 'roast'
       ? { refused: 'A joint is not cooked in a pan alone.', field: null }
-      : guarded(() => planPanSear(setupOf(request), request.targetC)),
+      : guarded(() => hinted(`pan ${request.piece.cutId}`, hint => planPanSear(setupOf(request), request.targetC, [], hint))),
   forecast: (request, past, pulled, probed) => {
     const heeded = probed.readings.length === 0 ? null : heededBy(request, probed)
     const planned = guarded(() => {
@@ -107,7 +114,7 @@ const worker: PlannerWorker = {
   method: (request, kind, turned) => {
     const like = `${kind} ${request.piece.cutId} ${request.piece.form ?? ''}`
     try {
-      const found = compareFor(request, kind, turned, hints.get(like))
+      const found = planFor(request, kind, turned, hints.get(like))
       if ('plan' in found) hints.set(like, found.plan.hint)
       return found
     } catch (error) {
@@ -115,6 +122,7 @@ const worker: PlannerWorker = {
       throw error
     }
   },
+  misjudged: misjudgedFor,
   methodSpread: (request, kind, turned, plan) => methodSpread(methodOf(kind), setupFor(request, kind, turned), plan),
   methodWhatIf: (request, kind, turned, plan) => methodWhatIf(methodOf(kind), setupFor(request, kind, turned), plan),
   second: (request, kind, turned, plan, targetC) => {

@@ -16,7 +16,6 @@ import { useGuests } from '../../stores/guests'
 import { useKit } from '../../stores/kit'
 import { usePlanner } from '../../stores/planner'
 import { useUnits } from '../../stores/units'
-import { askWorker } from '../../workers/planner'
 import CarveBoard from './CarveBoard.vue'
 import FireSettings from './FireSettings.vue'
 import FireTabs from './FireTabs.vue'
@@ -106,7 +105,7 @@ function light(): void {
         <what-if
           :of="planner.current"
           :scale="scaleOf(draft.request)"
-          :ask="() => askWorker(w => w.whatIf(planner.current!.request, planner.current!.plan))"
+          :ask="w => w.whatIf(planner.current!.request, planner.current!.plan)"
         />
         <table-board :request="draft.request" kind="pan sear" :turned="{}" :plan="planner.current?.plan ?? null" />
         <carve-board

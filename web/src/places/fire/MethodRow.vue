@@ -2,7 +2,6 @@
 /** One method in the comparison: its section on the common scale and its figures, or why it does not suit. */
 import { computed } from 'vue'
 import type { MethodKind } from '#core/method/methods'
-import type { Compared } from '#core/plan/compare'
 import { WHEN } from '#core/plan/everyMethod'
 import { showLength, showTemperatureRise, shownText } from '#core/quantity/format'
 import RoundSection from '../../section/RoundSection.vue'
@@ -11,9 +10,10 @@ import { useGuests } from '../../stores/guests'
 import { useDraft } from '../../stores/draft'
 import { useUnits } from '../../stores/units'
 import { sectionOf } from './sectionOf'
-import { planned, spanText, type Planned } from './planned'
+import type { Weighed } from '../../stores/methods'
+import { planned, spanText, type Suited } from './planned'
 
-const props = defineProps<{ kind: MethodKind; compared: Compared | null; chosen: boolean; pinned: boolean }>()
+const props = defineProps<{ kind: MethodKind; compared: Weighed | null; chosen: boolean; pinned: boolean }>()
 const emit = defineEmits<{ choose: []; pin: [] }>()
 const draft = useDraft()
 const units = useUnits()
@@ -22,7 +22,7 @@ const piece = computed(() => draft.request.piece)
 const found = computed(() => planned(props.compared))
 
 /** Of a joint its side, all round, says more than its ends. */
-const depth = (c: Planned, of: 'greyMm' | 'crustMm'): string => {
+const depth = (c: Suited, of: 'greyMm' | 'crustMm'): string => {
   const { section: read } = c.plan
   const mm = piece.value.form === 'roast' && read.side ? read.side[of] : (read[of][0] + read[of][1]) / 2
   return shownText(showLength(mm, units.system, true))
@@ -76,8 +76,8 @@ const cut = computed(() => (found.value ? sectionOf(found.value.plan, piece.valu
         <span>{{ depth(found, 'greyMm') }}</span>
         <span>{{ depth(found, 'crustMm') }}</span>
         <span>{{ Math.round(100 * found.plan.loss) }}&nbsp;%</span>
-        <span>{{ found.tolerance.lateS === null ? 'any' : spanText(found.tolerance.lateS ?? 0) }}</span>
-        <span>{{ off(found.tolerance.thickerK) }}</span>
+        <span>{{ found.lateS === null ? 'any' : spanText(found.lateS ?? 0) }}</span>
+        <span>{{ found.misjudged ? off(found.misjudged.thickerK) : '…' }}</span>
       </template>
       <template v-else>
         <span></span>

@@ -4,20 +4,19 @@ import { Button as AButton } from 'ant-design-vue'
 import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
-import type { Compared } from '#core/plan/compare'
 import { methodSheet } from '#core/plan/everyMethod'
 import { showLength, showTemperature, shownText } from '#core/quantity/format'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
 import { kept } from '../../stores/kept'
 import { useDraft } from '../../stores/draft'
-import { useMethods } from '../../stores/methods'
+import { useMethods, type Weighed } from '../../stores/methods'
 import { useUnits } from '../../stores/units'
 import DonenessRow from './DonenessRow.vue'
 import FireTabs from './FireTabs.vue'
 import MethodRow from './MethodRow.vue'
 import SafetyLines from './SafetyLines.vue'
 import SheetLines from './SheetLines.vue'
-import { planned, type Planned } from './planned'
+import { planned, type Suited } from './planned'
 
 const PlanChart = defineAsyncComponent(() => import('./PlanChart.vue'))
 const draft = useDraft()
@@ -39,7 +38,7 @@ const SORTS = ['total', 'hands-on', 'evenness', 'forgives'] as const
 type Sort = (typeof SORTS)[number]
 const sort = ref<Sort>('total')
 
-const order = (c: Planned): number => {
+const order = (c: Suited): number => {
   switch (sort.value) {
     case 'total':
       return c.plan.carve.time
@@ -48,7 +47,7 @@ const order = (c: Planned): number => {
     case 'evenness':
       return -c.plan.section.evenness
     case 'forgives':
-      return -(c.tolerance.lateS ?? Infinity)
+      return -(c.lateS ?? Infinity)
   }
 }
 /** Two ways held beside each other, first in the table and overlaid in the chart. */
@@ -59,7 +58,7 @@ function pin(kind: MethodKind): void {
 /** What suits first; then what is still worked out; then what does not suit, with the reason. */
 const rows = computed(() =>
   [...methods.rows].sort((a, b) => {
-    const rank = (c: Compared | null): number => (c === null ? 1 : 'plan' in c ? 0 : 2)
+    const rank = (c: Weighed | null): number => (c === null ? 1 : 'plan' in c ? 0 : 2)
     const [p, q] = [planned(a.compared), planned(b.compared)]
     const held = (k: MethodKind): number => (pinned.value.includes(k) ? 0 : 1)
     return held(a.kind) - held(b.kind) || rank(a.compared) - rank(b.compared) || (p && q ? order(p) - order(q) : 0)
@@ -94,14 +93,14 @@ const FILTERS: readonly { value: Filter; label: string }[] = [
   { value: 'no oven', label: 'oven stays free' }
 ]
 const FORGIVING_S = 300
-const passes = (c: Planned): boolean => {
+const passes = (c: Suited): boolean => {
   switch (filter.value) {
     case 'all':
       return true
     case 'an hour':
       return c.plan.carve.time <= 3600
     case 'forgiving':
-      return c.tolerance.lateS === null || c.tolerance.lateS >= FORGIVING_S
+      return c.lateS === null || c.lateS >= FORGIVING_S
     case 'no oven':
       return !c.plan.phases.some(p => p.phase === 'oven')
   }

@@ -23,8 +23,8 @@ const props = defineProps<{
   /** Of the pan it begins in; null where that is not part of it. */
   preheatS: number | null
   turns?: readonly number[]
-  /** What the peak would be off by if the piece were 3 mm thicker, K. */
-  thickerK?: number
+  /** What the peak would be off by if the piece were 3 mm thicker, K; null while that is worked out. */
+  thickerK?: number | null
   /** Shown faint, and never as current. */
   stale: boolean
 }>()
@@ -61,7 +61,9 @@ const comesOut = computed(() => {
     { what: 'Grey edge', value: side ? length(side.greyMm) : both(read.greyMm) },
     { what: `Even to ±${kelvin(3)}`, value: `${Math.round(read.evenness * 100)} %` },
     { what: 'Cook loss', value: `${Math.round(loss * 100)} %` },
-    ...(props.thickerK === undefined ? [] : [{ what: `${shownText(showLength(3, units.system))} thicker`, value: off(props.thickerK) }])
+    ...(props.thickerK === undefined
+      ? []
+      : [{ what: `${shownText(showLength(3, units.system))} thicker`, value: props.thickerK === null ? '…' : off(props.thickerK) }])
   ]
 })
 </script>

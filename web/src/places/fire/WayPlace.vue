@@ -9,6 +9,7 @@ import type { InPot } from '#core/method/pot'
 import { pastryMisses } from '#core/method/wrapped'
 import { shownC } from '#core/kit/thermometer'
 import { methodSheet, settingsFor, WHEN } from '#core/plan/everyMethod'
+import type { Misjudged } from '#core/plan/compare'
 import type { Spread } from '#core/plan/spread'
 import { showDurationRange, showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import { cautionsFor } from '#core/safety/cautions'
@@ -20,7 +21,7 @@ import { useMethods } from '../../stores/methods'
 import { useUnits } from '../../stores/units'
 import DialBoard from '../../ui/DialBoard.vue'
 import PickField from '../../ui/PickField.vue'
-import { askWorker } from '../../workers/planner'
+import { hireWorker } from '../../workers/planner'
 import CarveBoard from './CarveBoard.vue'
 import DonenessRow from './DonenessRow.vue'
 import FireTabs from './FireTabs.vue'
@@ -71,21 +72,27 @@ const shown = computed(() => now.value ?? planned(methods.stale(kind.value)))
 const unsuited = computed(() => (answer.value && 'unsuited' in answer.value ? answer.value.unsuited : null))
 
 /** Worked out after the plan, and let go with it. */
-const spread = shallowRef<{ readonly of: object; readonly spread: Spread } | null>(null)
+const misjudged = shallowRef<Misjudged | null>(null)
+const sure = shallowRef<Spread | null>(null)
 watch(
   now,
-  current => {
+  (current, _, onCleanup) => {
+    misjudged.value = current?.misjudged ?? null
+    sure.value = null
     if (!current) return
     const [request, k, t] = [draft.request, kind.value, turned.value]
-    void askWorker(w => w.methodSpread(request, k, t, current.plan))
-      .then(found => {
-        if (now.value === current) spread.value = { of: current, spread: found }
-      })
-      .catch(() => (spread.value = null))
+    const hand = hireWorker()
+    onCleanup(hand.stop)
+    const work = async (): Promise<void> => {
+      misjudged.value ??= await hand.remote.misjudged(request, k, t, current.plan.free)
+      sure.value = await hand.remote.methodSpread(request, k, t, current.plan)
+      hand.stop()
+    }
+    // Without them the plan stands all the same.
+    void work().catch(hand.stop)
   },
   { immediate: true }
 )
-const sure = computed(() => (spread.value && spread.value.of === now.value ? spread.value.spread : null))
 
 const shownOnProbe = computed(() => {
   const pull = shown.value?.plan.pull.core
@@ -96,14 +103,14 @@ const shownOnProbe = computed(() => {
 const lines = computed(() => {
   if (!shown.value) return []
   const sheet = methodSheet(shown.value.plan, units.system)
-  const { plan, tolerance } = shown.value
+  const { plan, lateS } = shown.value
   const range = sure.value
   const clock = {
     id: 'after',
     label: 'which is after',
     shown: range ? showDurationRange(range.pull[0], range.pull[2]) : showDurationRange(plan.pull.time, plan.pull.time),
     why: range
-      ? `${shownText(showDurationRange(plan.pull.time, plan.pull.time))} if everything is as said; 8 cooks in 10 end inside the range. By the clock alone it would peak between ${showTemperature(range.peakByClock[0], units.system).figure} and ${shownText(showTemperature(range.peakByClock[2], units.system))}. ${tolerance.lateS === null ? 'Being late does not spoil it.' : `You may be ${shownText(showDurationRange(tolerance.lateS, tolerance.lateS))} late before it leaves its band.`}`
+      ? `${shownText(showDurationRange(plan.pull.time, plan.pull.time))} if everything is as said; 8 cooks in 10 end inside the range. By the clock alone it would peak between ${showTemperature(range.peakByClock[0], units.system).figure} and ${shownText(showTemperature(range.peakByClock[2], units.system))}. ${lateS === null ? 'Being late does not spoil it.' : `You may be ${shownText(showDurationRange(lateS, lateS))} late before it leaves its band.`}`
       : 'Working out how sure that is…'
   }
   return sheet.flatMap(l => (l.id === 'pull' ? [{ ...l, why: l.why + shownOnProbe.value }, clock] : [l]))
@@ -187,7 +194,7 @@ const ways = computed(() => METHOD_KINDS.map(k => ({ value: k, label: k })))
         :scale="scaleOf(draft.request)"
         :spread="sure"
         :preheat-s="null"
-        :thicker-k="shown.tolerance.thickerK"
+        :thicker-k="misjudged?.thickerK ?? null"
         :stale="!now"
       />
       <div class="later">
@@ -202,7 +209,7 @@ const ways = computed(() => METHOD_KINDS.map(k => ({ value: k, label: k })))
           v-if="shown && !unsuited"
           :of="now"
           :scale="scaleOf(draft.request)"
-          :ask="() => askWorker(w => w.methodWhatIf(draft.request, kind, turned, now!.plan))"
+          :ask="w => w.methodWhatIf(draft.request, kind, turned, now!.plan)"
         />
         <table-board v-if="shown && !unsuited" :request="draft.request" :kind="kind" :turned="turned" :plan="now?.plan ?? null" />
         <keep-board

@@ -6,32 +6,36 @@ import { OFF_K } from '#core/plan/methodWhatIf'
 import { showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import { LATE_S, MISJUDGED_MM, type Consequence, type WhatIfId } from '#core/plan/whatIf'
 import { useUnits } from '../../stores/units'
+import { hireWorker, type Hand } from '../../workers/planner'
 
 const props = defineProps<{
   /** The plan it is about; null while there is none that is current. */
   of: object | null
-  ask: () => Promise<readonly Consequence[]>
+  ask: (remote: Hand['remote']) => Promise<readonly Consequence[]>
   scale: Scale
 }>()
 const units = useUnits()
 const found = shallowRef<{ readonly of: object; readonly answers: readonly Consequence[] } | null>(null)
 const failed = shallowRef(false)
-let waiting: ReturnType<typeof setTimeout> | undefined
 watch(
   () => props.of,
-  current => {
-    clearTimeout(waiting)
+  (current, _, onCleanup) => {
     failed.value = false
     if (!current) return
+    let hand: Hand | undefined
     // Once the hand is still: it is the plan itself that must not wait.
-    waiting = setTimeout(() => {
+    const waiting = setTimeout(() => {
+      hand = hireWorker()
       props
-        .ask()
-        .then(answers => {
-          if (props.of === current) found.value = { of: current, answers }
-        })
+        .ask(hand.remote)
+        .then(answers => (found.value = { of: current, answers }))
         .catch(() => (failed.value = true))
+        .finally(hand.stop)
     }, 400)
+    onCleanup(() => {
+      clearTimeout(waiting)
+      hand?.stop()
+    })
   },
   { immediate: true }
 )

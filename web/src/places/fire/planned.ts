@@ -1,9 +1,11 @@
 /** A method that can be planned, as the comparison shows it. */
-import type { Compared } from '#core/plan/compare'
+import type { Planned } from '#core/plan/compare'
 import { showDuration, shownText } from '#core/quantity/format'
 
-export type Planned = Extract<Compared, { plan: unknown }>
-export const planned = (compared: Compared | null): Planned | null => (compared && 'plan' in compared ? compared : null)
+import type { Weighed } from '../../stores/methods'
+
+export type Suited = Extract<Weighed, Planned>
+export const planned = (weighed: Weighed | null): Suited | null => (weighed && 'plan' in weighed ? weighed : null)
 
 /** Hours without the word for minutes: the columns are narrow. */
 export const spanText = (seconds: number): string =>

@@ -1,0 +1,91 @@
+/**
+ * The five figures of speed, in one thread, wherever this is run: `bench.ts` runs it in
+ * Node or in Chromium. Each is the median of several runs after a warm-up, with the
+ * fastest beside it: on a shared machine the two can lie far apart.
+ */
+import { SCALES } from '#core/doneness/scale'
+import { CONSTANTS } from '#core/heat/constants'
+import { KEEP_ENDS, run, type Run } from '#core/heat/program'
+import { KITCHEN } from '#core/kit/air'
+import { CUTS } from '#core/meat/cuts'
+import { isFlat, type Piece } from '#core/meat/piece'
+import type { MethodKind } from '#core/method/methods'
+import { panStages, panSubject } from '#core/method/panSear'
+import { roast } from '#core/method/roast'
+import { USUAL_KIT, usualSettings } from '#core/method/usual'
+import { believe, drawMembers } from '#core/plan/belief'
+import { compareMethods } from '#core/plan/compare'
+import { FIRST_REQUEST } from '#core/plan/firstRequest'
+import { planPanSear } from '#core/plan/panPlan'
+import { setupOf } from '#core/plan/request'
+import { panTrialOf } from '#core/plan/trial'
+
+const setup = setupOf(FIRST_REQUEST)
+const plan = planPanSear(setup, FIRST_REQUEST.targetC)
+const settings = usualSettings(USUAL_KIT, 54)
+const SIX: readonly MethodKind[] = ['pan sear', 'sear then oven', 'oven then sear', 'two-zone grill', 'bath then sear', 'pot']
+
+interface Timing {
+  readonly median: number
+  readonly fastest: number
+}
+
+/** ms: by then the engine's loops are compiled, as they are for a cook who has turned a dial or two. */
+const WARM_UP = 1500
+
+function timed(work: () => unknown, runs: number): Timing {
+  const warm = performance.now() + WARM_UP
+  while (performance.now() < warm) work()
+  const times = Array.from({ length: runs }, () => {
+    const began = performance.now()
+    work()
+    return performance.now() - began
+  }).sort((a, b) => a - b)
+  return { median: times[Math.floor(runs / 2)], fastest: times[0] }
+}
+
+function report(name: string, budgetMs: number, { median, fastest }: Timing, outcome?: Run): void {
+  const rate = outcome ? `${((outcome.steps * outcome.body.grid.cells) / median / 1000).toFixed(2)} million cell-steps a second` : ''
+  console.log(`${name.padEnd(52)} ${median.toFixed(1).padStart(7)} ms (fastest ${fastest.toFixed(1)}; budget ${budgetMs})  ${rate}`)
+}
+
+const subject = panSubject(setup)
+const stages = panStages(setup, plan.spells, 600)
+report(
+  'forward, 38 mm strip turned each minute, 10 min rest',
+  5,
+  timed(() => run(subject, stages, KEEP_ENDS), 60),
+  run(subject, stages, KEEP_ENDS)
+)
+
+report(
+  'backward: the pull for 54 °C',
+  60,
+  timed(() => planPanSear(setup, 54), 15)
+)
+
+const log: Piece = { ...setup.piece, form: 'roast', thicknessMm: 110, weightG: 2200, lengthMm: 220 }
+const [cut] = CUTS
+const roasting = { piece: log, cut, room: KITCHEN, constants: CONSTANTS, flat: isFlat(log, cut), settings: settings.roast }
+const program = roast.program(roasting, 3 * 3600)
+const whole = roast.subject(roasting, 'fine')
+const threeHours = [...program.heating, program.rest(1800)]
+report(
+  'forward in radius and height: 3 h roast, half an hour’s rest',
+  300,
+  timed(() => run(whole, threeHours, KEEP_ENDS), 7),
+  run(whole, threeHours, KEEP_ENDS)
+)
+
+report(
+  'six methods compared on the strip',
+  500,
+  timed(() => compareMethods(setup, settings, SIX, 54, SCALES[0]), 5)
+)
+
+const reading = { time: plan.pull.time / 2, celsius: 20 }
+report(
+  '200 draws, and one reading taken in',
+  1000,
+  timed(() => believe(drawMembers(panTrialOf(setup, plan), 200, 1), [reading]), 3)
+)
