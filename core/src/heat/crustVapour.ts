@@ -10,13 +10,20 @@ import { latentHeat, SATURATED, SATURATED_SLOPE, waterActivity } from './vapour'
 
 /** Share of the raw water below which a cell counts as crust. */
 const DRY_SHARE = 0.12
-/** The most that can leave the cell within one step, as a share of its water. */
-const MOST_IN_A_STEP = 0.3
+/** The most that can leave a cell within one step, as a share of its water; the rest comes from the next inward. */
+const MOST_IN_A_STEP = 0.9
+const MOST_CELLS = 12
 
-/** One end of a ray. Over a step what leaves is straight in the cell's temperature. */
+/**
+ * One end of a ray. Over a step what leaves is straight in the first wet cell's
+ * temperature; where it is more than that cell can give, cells further in give the rest.
+ */
 export class CrustVapour {
-  /** The wet cell; −1 where there is no crust, or no air outside it. */
+  /** The first wet cell; −1 where there is no crust, or no air outside it. */
   cell = -1
+  /** How many cells give vapour, from the first inward, and which way that is. */
+  count = 0
+  readonly inward: 1 | -1
   /** m² (m²/m) of the edge it leaves by. */
   area = 0
   /** J/kg */
@@ -25,23 +32,26 @@ export class CrustVapour {
   slope = 0
   private rate = 0
   private from = 0
+  /** What each cell gives of the rate. */
+  private readonly shares = new Float64Array(MOST_CELLS)
 
   constructor(
     private readonly side: 0 | 1,
     private readonly axis: Axis,
     private readonly substances: Substances,
     private readonly boiling: number
-  ) {}
+  ) {
+    this.inward = side === 0 ? 1 : -1
+  }
 
   /** @param share of the raw water in each cell; the others as the cells are at the start of the step */
   look(dt: number, face: Face, material: Uint8Array, share: Float64Array, temperature: Float64Array, water: Float64Array): void {
-    const { axis, substances, side } = this
+    const { axis, substances, side, inward } = this
     const n = axis.cells
     const outermost = side === 0 ? 0 : n - 1
     this.cell = -1
     const air = face.kind === 'air' ? face : face.kind === 'partly' ? face.open : null
     if (air === null || axis.area[side === 0 ? 0 : n] === 0 || share[outermost] > DRY_SHARE) return
-    const inward = side === 0 ? 1 : -1
     let resistance = 1007 / air.convection
     let cell = outermost
     while (cell >= 0 && cell < n && share[cell] <= DRY_SHARE) {
@@ -56,15 +66,35 @@ export class CrustVapour {
     if (rate <= 0) return
     this.cell = cell
     this.area = axis.area[side === 0 ? cell : cell + 1]
-    const most = (MOST_IN_A_STEP * water[cell] * axis.volume[cell]) / (this.area * dt)
-    this.rate = Math.min(rate, most)
-    this.slope = rate < most ? (open * SATURATED_SLOPE.at(T) * activity) / resistance : 0
+    this.gather(dt, rate, material, temperature, water)
+    this.slope = this.count === 1 && this.shares[0] === 1 ? (open * SATURATED_SLOPE.at(T) * activity) / resistance : 0
     this.latent = latentHeat(T)
     this.from = T
   }
 
-  /** kg/m² each second at a temperature of the cell. */
+  /** From the first cell what it can give, from those further in what is left. */
+  private gather(dt: number, rate: number, material: Uint8Array, temperature: Float64Array, water: Float64Array): void {
+    const { axis, substances, inward, shares, area, boiling } = this
+    let left = rate
+    let count = 0
+    for (let i = this.cell; i >= 0 && i < axis.cells && count < MOST_CELLS && left > 0; i += inward) {
+      if (substances.rawWater(substances.row(material[i])) === 0 || temperature[i] >= boiling) break
+      const given = Math.min(left, (MOST_IN_A_STEP * Math.max(0, water[i]) * axis.volume[i]) / (area * dt))
+      shares[count++] = given / rate
+      left -= given
+    }
+    this.count = count
+    this.rate = rate - left
+    for (let k = 0; k < count; k++) shares[k] *= rate / this.rate
+  }
+
+  /** kg/m² each second at a temperature of the first cell. */
   at(celsius: number): number {
     return this.rate + this.slope * (celsius - this.from)
+  }
+
+  /** Of that what the k-th cell inward gives; more than one only while nothing hangs on the temperature. */
+  share(k: number): number {
+    return this.shares[k]
   }
 }

@@ -41,12 +41,14 @@ export function conduct(
     const over = T - boiling
     if (over > -NEARING_FRONT && over < FREE_WATER_GONE.aboveBoiling + LEAVING_FRONT && substances.rawWater(row) > 0) {
       const leaving = over - FREE_WATER_GONE.aboveBoiling
-      const atFront = over < 0 ? 1 + over / NEARING_FRONT : leaving > 0 ? 1 - leaving / LEAVING_FRONT : 1
       const below = i > 0 ? share[i - 1] : 0
       const above = i < n - 1 ? share[i + 1] : 0
       const wetter = Math.max(below, above, w)
       const size = edge[i + 1] - edge[i]
       const gone = wetter > FREE_WATER_GONE.share ? Math.min(1, Math.max(0, (wetter - w) / (wetter - FREE_WATER_GONE.share))) : 1
+      // What is dry without boiling has no front to speak of.
+      const nearing = over < 0 ? (1 + over / NEARING_FRONT) * (1 - gone) : over < 1 ? 1 - gone * (1 - over) : 1
+      const atFront = leaving > 0 ? 1 - leaving / LEAVING_FRONT : nearing
       const dry = (gone * size) / dried
       const moist = ((1 - gone) * size) / (dried + wetter * (wet - dried))
       const dryIsBelow = below < above

@@ -56,6 +56,9 @@ export const COARSE_ROUND_RESOLUTION: Resolution = { skin: 0.4e-3, crustCell: 0.
 export const RIM_RESOLUTION: Resolution = { skin: 1e-3, crustCell: 1e-3, crust: 0, growth: 1.6, coarsest: 0.22 }
 export const COARSE_RIM_RESOLUTION: Resolution = { skin: 2.5e-3, crustCell: 2.5e-3, crust: 0, growth: 1.6, coarsest: 0.35 }
 
+/** Along a log, whose ends are far from its middle. */
+export const END_RESOLUTION: Resolution = { skin: 0.3e-3, crustCell: 0.35e-3, crust: 1e-3, growth: 1.35, coarsest: 0.16 }
+
 /** Something other than meat lying on the outside: a fat cap, a bone, a crust of pastry. */
 export interface Coat {
   readonly on: 'first' | 'second' | 'side'
@@ -93,8 +96,14 @@ export function roundGrid(
  * Half of such a piece, whose two ends are always treated alike: from the first face to
  * the plane in the middle, where nothing passes. Half the work; `amount` counts halves.
  */
-export function mirroredGrid(radius: number, height: number, resolution: Resolution = ROUND_RESOLUTION, coats: readonly Coat[] = []): Grid {
-  const half = snapped(edgesOf(refinedSteps(height / 2, resolution)), depths(coats.filter(c => c.on === 'first')))
+export function mirroredGrid(
+  radius: number,
+  height: number,
+  resolution: Resolution = ROUND_RESOLUTION,
+  coats: readonly Coat[] = [],
+  end: Resolution = resolution
+): Grid {
+  const half = snapped(edgesOf(refinedSteps(height / 2, end)), depths(coats.filter(c => c.on === 'first')))
   const axial = axisOf(
     half,
     () => 1,

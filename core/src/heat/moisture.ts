@@ -17,8 +17,8 @@ import { heldWaterShare } from './vapour'
 const TIGHTENED = new Tabulated(T => 1 / (1 + Math.exp((57.5 - T) / 2)))
 const HELD = new Tabulated(heldWaterShare)
 
-/** How many cells from a face inward can matter to it within one step. */
-const REACH = 16
+/** How far from a face inward can matter to it within one step, in lengths that water diffuses in that time. */
+const REACH = 6
 /** A cell passes water on freely above a fifth of the raw. */
 const WET_ENOUGH = 5
 
@@ -47,6 +47,8 @@ export class Moisture {
   private readonly open: [boolean, boolean] = [false, false]
   /** Area over the distance between two centres; to the face at either end. */
   private readonly nearness: Float64Array
+  /** m²/s */
+  private readonly fastest: number
 
   constructor(
     private readonly axis: Axis,
@@ -64,6 +66,7 @@ export class Moisture {
     this.lower = scratch()
     this.diagonal = scratch()
     this.upper = scratch()
+    this.fastest = Math.max(...materials.flatMap(m => m.supply))
     const { centre, edge, area } = axis
     this.nearness = Float64Array.from(area, (a, i) => a / ((i < n ? centre[i] : edge[n]) - (i > 0 ? centre[i - 1] : edge[0])))
   }
@@ -86,8 +89,9 @@ export class Moisture {
     this.open[0] = open[0] && area[0] > 0 && water[0] > held[0]
     this.open[1] = open[1] && area[n] > 0 && water[n - 1] > held[n - 1]
     this.assemble(dt)
-    if (area[0] > 0) this.reach(0, water)
-    if (area[n] > 0) this.reach(1, water)
+    const far = REACH * Math.sqrt(this.fastest * dt)
+    if (area[0] > 0) this.reach(0, far, water)
+    if (area[n] > 0) this.reach(1, far, water)
   }
 
   private assemble(dt: number): void {
@@ -127,10 +131,11 @@ export class Moisture {
   }
 
   /** Eliminates from within toward one face: what its outermost cell ends with goes straight with what is drawn there. */
-  private reach(side: 0 | 1, water: Float64Array): void {
+  private reach(side: 0 | 1, far: number, water: Float64Array): void {
     const { axis, conductance, storage, pressed, diagonal } = this
-    const n = axis.cells
-    const depth = Math.min(n, REACH)
+    const { edge, cells: n } = axis
+    let depth = 1
+    while (depth < n && (side === 0 ? edge[depth] - edge[0] : edge[n] - edge[n - depth]) < far) depth++
     let i = side === 0 ? depth - 1 : n - depth
     let d = diagonal[i]
     let r = storage[i] * water[i] + pressed[i]

@@ -336,7 +336,8 @@ export class Ray implements RayState {
       const found = this.beneath[side]
       if (found.cell < 0) continue
       const cooling = dt * found.area * found.latent
-      right[found.cell] -= cooling * found.at(temperature[found.cell])
+      const leaving = cooling * found.at(temperature[found.cell])
+      for (let k = 0; k < found.count; k++) right[found.cell + k * found.inward] -= leaving * found.share(k)
       diagonal[found.cell] += cooling * found.slope * slope[found.cell]
     }
   }
@@ -411,19 +412,22 @@ export class Ray implements RayState {
     this.dryBeneath(1)
   }
 
-  /** Takes from the wet cell what left it through the crust. */
+  /** Takes from the wet cells what left them through the crust. */
   private dryBeneath(side: 0 | 1): void {
-    const { cell, area, latent } = this.beneath[side]
-    if (cell < 0) return
+    const found = this.beneath[side]
+    if (found.cell < 0) return
     const { axis, water, temperature, crossing } = this
-    const wanted = area * this.crossed[side].beneath
-    const mass = Math.min(wanted, Math.max(0, water[cell]) * axis.volume[cell])
-    water[cell] -= mass / axis.volume[cell]
-    // Where it boiled dry meanwhile, what did not evaporate did not cool.
-    temperature[cell] += ((wanted - mass) * latent * this.inverse[cell]) / axis.volume[cell]
-    crossing.evaporated += mass
-    crossing.latentOut += mass * latent
-    crossing.carriedOut += mass * integral(WATER_HEAT, temperature[cell])
+    for (let k = 0; k < found.count; k++) {
+      const cell = found.cell + k * found.inward
+      const wanted = found.area * this.crossed[side].beneath * found.share(k)
+      const mass = Math.min(wanted, Math.max(0, water[cell]) * axis.volume[cell])
+      water[cell] -= mass / axis.volume[cell]
+      // Where it boiled dry meanwhile, what did not evaporate did not cool.
+      temperature[cell] += ((wanted - mass) * found.latent * this.inverse[cell]) / axis.volume[cell]
+      crossing.evaporated += mass
+      crossing.latentOut += mass * found.latent
+      crossing.carriedOut += mass * integral(WATER_HEAT, temperature[cell])
+    }
   }
 
   private moveWater(dt: number, first: End, second: End): void {

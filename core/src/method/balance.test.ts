@@ -1,8 +1,9 @@
 /** Nothing is lost on the way: energy and water, and no answer that hangs on grid or step. */
 import { describe, expect, it } from 'vitest'
 import { panStages, panSubject, type Spell } from './panSear'
-import { stripSetup } from './setups.fixture'
-import { DEFAULT_RESOLUTION, slabGrid } from '#core/heat/grid'
+import { roast } from './roast'
+import { logSetup, stripSetup } from './setups.fixture'
+import { DEFAULT_RESOLUTION, END_RESOLUTION, mirroredGrid, ROUND_RESOLUTION, slabGrid, type Resolution } from '#core/heat/grid'
 import { DEFAULT_STEPS, KEEP_ENDS, run } from '#core/heat/program'
 
 const SPELLS: readonly Spell[] = [
@@ -46,6 +47,15 @@ describe.each([
   })
 })
 
+const halved = ({ skin, crustCell, crust, growth, coarsest }: Resolution): Resolution => ({
+  skin: skin / 2,
+  crustCell: crustCell / 2,
+  crust,
+  growth: Math.sqrt(growth),
+  coarsest: coarsest / 2
+})
+const HALF_STEPS = { first: DEFAULT_STEPS.first / 2, longest: DEFAULT_STEPS.longest / 2, kelvin: DEFAULT_STEPS.kelvin / 2 }
+
 describe('the core does not hang on the resolution', () => {
   const pieces = [10, 15, 20, 30, 40, 60].flatMap(mm => [[mm, 'once'] as const, [mm, 'every 60 s'] as const])
   it.each(pieces)('%d mm turned %s: half the cells and half the step change it by less than 0.2 °C', (mm, turning) => {
@@ -59,19 +69,28 @@ describe('the core does not hang on the resolution', () => {
     const subject = panSubject(setup)
     const stages = panStages(setup, spells, 900)
     const coarse = run(subject, stages, KEEP_ENDS)
-    const half = {
-      ...DEFAULT_RESOLUTION,
-      skin: DEFAULT_RESOLUTION.skin / 2,
-      crustCell: DEFAULT_RESOLUTION.crustCell / 2,
-      growth: Math.sqrt(DEFAULT_RESOLUTION.growth),
-      coarsest: DEFAULT_RESOLUTION.coarsest / 2
-    }
-    const fine = run({ ...subject, grid: slabGrid(mm / 1000, half) }, stages, KEEP_ENDS, {
-      first: DEFAULT_STEPS.first / 2,
-      longest: DEFAULT_STEPS.longest / 2,
-      kelvin: DEFAULT_STEPS.kelvin / 2
-    })
+    const fine = run({ ...subject, grid: slabGrid(mm / 1000, halved(DEFAULT_RESOLUTION)) }, stages, KEEP_ENDS, HALF_STEPS)
     expect(Math.abs(coarse.peak.core - fine.peak.core)).toBeLessThan(0.2)
     expect(Math.abs(coarse.loss - fine.loss)).toBeLessThan(0.002)
+  })
+
+  const logs = [
+    [60, 4, 30],
+    [110, 2, 80],
+    [90, 1.2, 60]
+  ] as const
+  it.each(logs)('a log of %d mm, %d times as long, %d min in the oven: nor in radius and height', (mm, times, minutes) => {
+    const setup = logSetup(mm, times)
+    const { heating, rest } = roast.program(setup, minutes * 60)
+    const stages = [...heating, rest(1200)]
+    const subject = roast.subject(setup, 'fine')
+    const { radial, axial } = subject.grid
+    const [radius, height] = [radial.edge[radial.cells], 2 * axial.edge[axial.cells]]
+    const grid = mirroredGrid(radius, height, halved(ROUND_RESOLUTION), [], halved(END_RESOLUTION))
+    const usual = run(subject, stages, KEEP_ENDS)
+    const half = run({ ...subject, grid }, stages, KEEP_ENDS, HALF_STEPS)
+    expect(half.body.grid.cells).toBeGreaterThan(2.5 * usual.body.grid.cells)
+    expect(Math.abs(half.peak.core - usual.peak.core)).toBeLessThan(0.2)
+    expect(Math.abs(half.loss - usual.loss)).toBeLessThan(0.003)
   })
 })

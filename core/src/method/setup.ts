@@ -7,7 +7,9 @@ import {
   COARSE_RESOLUTION,
   COARSE_RIM_RESOLUTION,
   COARSE_ROUND_RESOLUTION,
+  cylinderGrid,
   DEFAULT_RESOLUTION,
+  END_RESOLUTION,
   mirroredGrid,
   RIM_RESOLUTION,
   ROUND_RESOLUTION,
@@ -35,21 +37,20 @@ export interface Setup<S> {
   readonly flat: boolean
 }
 
-/** Fine for what is shown, coarse for searches and for many draws. */
+/** Fine for what is shown; coarse for searches and for many draws: fewer cells, and of a long log its middle alone. */
 export type Fineness = 'fine' | 'coarse'
 
 /** @param lumps pans and pots it will meet */
 export function subjectOf(setup: Setup<unknown>, fineness: Fineness, lumps: readonly Lump[]): Subject {
   const { piece, cut, room, constants, flat } = setup
-  const shape = shapeOf(piece, cut, flat)
   const kinds = piece.coats ?? []
-  const alike = endsAlike(piece)
+  const { grid, amount } = bodyOf(shapeOf(piece, cut, flat), fineness, coatsOf(piece), endsAlike(piece))
   return {
-    grid: gridOf(shape, fineness, coatsOf(piece), alike),
+    grid,
     materials: [meatMaterial(cut.composition, constants), ...kinds.map(c => coatOf(c.what))],
     start: { temperature: piece.startC, film: SURFACES[piece.surface].filmKgM2, boiling: boilingPoint(room.altitudeM) },
     lumps,
-    amount: piece.count * (shape.kind === 'slab' ? shape.area : alike ? 2 : 1),
+    amount: piece.count * amount,
     constants
   }
 }
@@ -60,21 +61,30 @@ export const endsAlike = (piece: Piece): boolean => piece.form === 'roast'
 const coatsOf = (piece: Piece): Coat[] =>
   (piece.coats ?? []).map((c, i) => ({ on: c.on, thickness: c.thicknessMm / 1000, material: i + 1 }))
 
-function gridOf(shape: PieceShape, fineness: Fineness, coats: readonly Coat[], alike: boolean): Grid {
+/** From this many times its width on, the ends of a log change its middle by less than half a kelvin: erf(2.5/1.26), for the time a core takes. */
+const LONG_FROM = 2.5
+
+/** A grid, and how much of what it describes makes one piece. */
+interface BodyGrid {
+  readonly grid: Grid
+  readonly amount: number
+}
+
+function bodyOf(shape: PieceShape, fineness: Fineness, coats: readonly Coat[], alike: boolean): BodyGrid {
   const on = (where: Coat['on']): number => coats.filter(c => c.on === where).reduce((sum, c) => sum + c.thickness, 0)
+  const fine = fineness === 'fine'
   if (shape.kind === 'slab') {
     const thickness = shape.thickness + on('first') + on('second')
-    return slabGrid(thickness, fineness === 'fine' ? DEFAULT_RESOLUTION : COARSE_RESOLUTION, coats)
+    return { grid: slabGrid(thickness, fine ? DEFAULT_RESOLUTION : COARSE_RESOLUTION, coats), amount: shape.area }
   }
-  const resolution = fineness === 'fine' ? ROUND_RESOLUTION : COARSE_ROUND_RESOLUTION
+  const resolution = fine ? ROUND_RESOLUTION : COARSE_ROUND_RESOLUTION
   const radius = shape.radius + on('side')
-  return alike
-    ? mirroredGrid(radius, shape.height + 2 * on('first'), resolution, coats)
-    : roundGrid(
-        radius,
-        shape.height + on('first') + on('second'),
-        resolution,
-        coats,
-        fineness === 'fine' ? RIM_RESOLUTION : COARSE_RIM_RESOLUTION
-      )
+  if (alike && !fine && shape.height >= LONG_FROM * 2 * shape.radius) {
+    const round = coats.filter(c => c.on === 'side')
+    return { grid: cylinderGrid(radius, ROUND_RESOLUTION, round), amount: shape.height }
+  }
+  if (alike)
+    return { grid: mirroredGrid(radius, shape.height + 2 * on('first'), resolution, coats, fine ? END_RESOLUTION : resolution), amount: 2 }
+  const rim = fine ? RIM_RESOLUTION : COARSE_RIM_RESOLUTION
+  return { grid: roundGrid(radius, shape.height + on('first') + on('second'), resolution, coats, rim), amount: 1 }
 }

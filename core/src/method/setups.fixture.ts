@@ -1,10 +1,13 @@
-/** A strip on a cast-iron pan over the large ring, unless said otherwise; for tests. */
+/** A strip on a cast-iron pan over the large ring, unless said otherwise, and logs in the oven; for tests. */
 import { CONSTANTS } from '#core/heat/constants'
 import { KITCHEN } from '#core/kit/air'
 import { PANS, RINGS } from '#core/kit/pan'
 import { cutById } from '#core/meat/cuts'
 import { isFlat, type Piece } from '#core/meat/piece'
 import type { PanSear, PanSetup } from './panSear'
+import type { Setup } from './setup'
+import type { SettingsOf } from './methods'
+import { USUAL_KIT, usualSettings } from './usual'
 
 export function stripSetup(piece: Partial<Piece> = {}, settings: Partial<PanSear> = {}): PanSetup {
   const thicknessMm = piece.thicknessMm ?? 38
@@ -38,4 +41,24 @@ export function stripSetup(piece: Partial<Piece> = {}, settings: Partial<PanSear
     },
     constants: CONSTANTS
   }
+}
+
+/** A round log of fillet as it is usually roasted, so many times as long as it is across. */
+export function logSetup(acrossMm: number, times: number): Setup<SettingsOf['roast']> {
+  const cut = cutById('fillet')
+  if (!cut) throw new Error('The fixture names a cut that is not there.')
+  const lengthMm = times * acrossMm
+  const weightG = (Math.PI / 4) * acrossMm ** 2 * lengthMm * 1.06e-3
+  const piece: Piece = {
+    cutId: cut.id,
+    form: 'roast',
+    count: 1,
+    thicknessMm: acrossMm,
+    widthMm: acrossMm,
+    lengthMm,
+    weightG,
+    startC: 5,
+    surface: 'patted'
+  }
+  return { piece, cut, flat: false, room: KITCHEN, settings: usualSettings(USUAL_KIT, 54).roast, constants: CONSTANTS }
 }

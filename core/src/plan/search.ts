@@ -3,7 +3,7 @@
  * peaks at the goal. A coarse grid and coarse steps find the neighbourhood and how fast
  * the peak rises there; the default ones correct it.
  */
-import { COARSE_STEPS, KEEP_ENDS, run, type Recording, type Run, type Stage, type Subject } from '#core/heat/program'
+import { COARSE_STEPS, DEFAULT_STEPS, KEEP_ENDS, run, type Recording, type Run, type Stage, type Subject } from '#core/heat/program'
 import { risingRoot, type Bracket } from './root'
 
 /** What is solved. Times in s, temperatures in °C. */
@@ -51,9 +51,11 @@ const SEARCHING: Recording = { ...KEEP_ENDS, untilPastPeakBy: PAST_PEAK }
 export function solveFree(problem: Problem): Solved {
   const { low, high, goal, hint } = problem
   const bias = hint?.bias ?? 0
+  // Beside a whole log its middle costs next to nothing, and its steps need not be long.
+  const steps = problem.coarse.grid.cells < problem.fine.grid.cells / 8 ? DEFAULT_STEPS : COARSE_STEPS
   const known: Point[] = []
   const coarse = (free: number): number => {
-    const over = run(problem.coarse, problem.stages(free), SEARCHING, COARSE_STEPS).peak.core + bias - goal
+    const over = run(problem.coarse, problem.stages(free), SEARCHING, steps).peak.core + bias - goal
     known.push({ free, over })
     return over
   }
