@@ -8,7 +8,7 @@ import { preheatSeconds } from '#core/kit/pan'
 import type { PanPlan } from '#core/plan/panPlan'
 import { setupOf, type PlanRequest } from '#core/plan/request'
 import type { Spread } from '#core/plan/spread'
-import { hireWorker, Latest, type Hand } from '../workers/planner'
+import { AFTER_PLAN, hireWorker, Latest, type Hand } from '../workers/planner'
 import type { Planned } from '../workers/planner.worker'
 import { useDraft } from './draft'
 
@@ -26,6 +26,7 @@ export const usePlanner = defineStore('planner', () => {
 
   const planner = hireWorker()
   let spreader: Hand | null = null
+  let spreading: ReturnType<typeof setTimeout> | undefined
 
   const latest = new Latest<PlanRequest, Planned>(
     request => planner.remote.plan(request) as Promise<Planned>,
@@ -38,7 +39,7 @@ export const usePlanner = defineStore('planner', () => {
           preheatS: preheatSeconds(settings.pan, settings.ring, request.panC, room.temperatureC)
         }
         refusal.value = null
-        if (isDraft(request)) void workOutSpread(request, answer.plan)
+        if (isDraft(request)) spreading = setTimeout(() => void workOutSpread(request, answer.plan), AFTER_PLAN)
       } else {
         refusal.value = { request, message: answer.refused, field: answer.field }
       }
@@ -49,7 +50,6 @@ export const usePlanner = defineStore('planner', () => {
   )
 
   async function workOutSpread(request: PlanRequest, plan: PanPlan): Promise<void> {
-    spreader?.stop()
     const hand = hireWorker()
     spreader = hand
     const spread = await hand.remote.spread(request, plan)
@@ -66,6 +66,7 @@ export const usePlanner = defineStore('planner', () => {
     () => draft.request,
     request => {
       // It is of no use any more, and would keep the plan waiting.
+      clearTimeout(spreading)
       spreader?.stop()
       spreader = null
       latest.put(request)

@@ -4,7 +4,13 @@
  * older one is forgotten.
  */
 import { wrap, type Remote } from 'comlink'
+import { packPlans } from './packed'
 import type { PlannerWorker } from './planner.worker'
+
+packPlans()
+
+/** ms: what follows from a plan is begun once the plan itself is on the screen and the hand is still. */
+export const AFTER_PLAN = 150
 
 export interface Hand {
   readonly remote: Remote<PlannerWorker>

@@ -22,6 +22,7 @@ import { misjudgedFor, planFor, setupFor } from '#core/plan/everyMethod'
 import { FIRST_REQUEST } from '#core/plan/firstRequest'
 import { comparePreparations, warmedUp, type Compared, type Preparation } from '#core/plan/preparation'
 import { whatIf, type Consequence } from '#core/plan/whatIf'
+import { packPlans } from './packed'
 import { thicknessesAllow, thinEndPeak, type Allows } from '#core/plan/thickness'
 
 /** Errors do not survive the way out of a worker; refusals travel as values. */
@@ -145,4 +146,5 @@ const worker: PlannerWorker = {
   thaw: (cutId, thicknessMm, how) => thawSeconds(thicknessMm, cutById(cutId) ?? CUTS[0], how)
 }
 
+packPlans()
 expose(worker)

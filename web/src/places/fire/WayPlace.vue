@@ -21,7 +21,7 @@ import { useMethods } from '../../stores/methods'
 import { useUnits } from '../../stores/units'
 import DialBoard from '../../ui/DialBoard.vue'
 import PickField from '../../ui/PickField.vue'
-import { hireWorker } from '../../workers/planner'
+import { AFTER_PLAN, hireWorker, type Hand } from '../../workers/planner'
 import CarveBoard from './CarveBoard.vue'
 import DonenessRow from './DonenessRow.vue'
 import FireTabs from './FireTabs.vue'
@@ -81,15 +81,21 @@ watch(
     sure.value = null
     if (!current) return
     const [request, k, t] = [draft.request, kind.value, turned.value]
-    const hand = hireWorker()
-    onCleanup(hand.stop)
-    const work = async (): Promise<void> => {
-      misjudged.value ??= await hand.remote.misjudged(request, k, t, current.plan.free)
-      sure.value = await hand.remote.methodSpread(request, k, t, current.plan)
-      hand.stop()
+    let hand: Hand | undefined
+    const work = async ({ remote, stop }: Hand): Promise<void> => {
+      misjudged.value ??= await remote.misjudged(request, k, t, current.plan.free)
+      sure.value = await remote.methodSpread(request, k, t, current.plan)
+      stop()
     }
-    // Without them the plan stands all the same.
-    void work().catch(hand.stop)
+    const waiting = setTimeout(() => {
+      hand = hireWorker()
+      // Without them the plan stands all the same.
+      void work(hand).catch(hand.stop)
+    }, AFTER_PLAN)
+    onCleanup(() => {
+      clearTimeout(waiting)
+      hand?.stop()
+    })
   },
   { immediate: true }
 )
