@@ -3,11 +3,10 @@
  * heart of the engine. A slab is one ray; a body of finite height and width is swept
  * along its rays in one direction and then in the other (`body.ts`).
  *
- * Heat is implicit. The unknown of each stage of a step is the enthalpy each cell gains,
- * and temperature follows from it (`boilingCurve.ts`), so that the boiling front stays
- * inside one Newton iteration with a tridiagonal matrix and no temperature is ever
- * clamped. Water then moves by its own implicit step (`moisture.ts`), less the
- * vapour that left at the faces (`surface.ts`).
+ * Heat is implicit, in two stages (`heatStage.ts`) whose unknown is enthalpy, so that the
+ * boiling front stays inside one solve and no temperature is ever clamped. Water then
+ * moves by its own implicit step (`moisture.ts`), less the vapour that left at the faces
+ * (`surface.ts`) and through a dry crust (`crustVapour.ts`).
  *
  * SI, °C, per square metre of slab or metre of cylinder.
  */
@@ -18,11 +17,11 @@ import { CrustVapour } from './crustVapour'
 import { holdsJuice, type Face } from './faces'
 import { conduct } from './front'
 import type { Axis } from './grid'
+import { HeatStage } from './heatStage'
 import { Moisture } from './moisture'
 import { at, integral, WATER_HEAT, type Material } from './properties'
 import { Substances } from './substances'
 import type { OuterCell, Surface } from './surface'
-import { solveTridiagonal } from './tridiagonal'
 import { BOILING_LATENT_HEAT } from './vapour'
 
 /** The heat solve did not settle: a fault of the program, never of the cook. */
@@ -33,18 +32,8 @@ class ConvergenceError extends Error {
 export const GAMMA = 1 - Math.SQRT1_2
 /** Weight in the second stage of the enthalpy gained in the first. */
 const FIRST_STAGE = (1 - GAMMA) / GAMMA
-const MOST_ITERATIONS = 8
 /** s */
 const SHORTEST = 1e-6
-/** K: how far from where it was aimed a cell that crossed a kink of the boiling curve may come out. */
-const SETTLED = 0.1
-/** J/m³ by which an enthalpy may be kept from where the balance put it; a fortieth of a kelvin. */
-const HELD_BACK = 1e5
-/** W/m², and share: how far a face may be from where it was expected. */
-const ALLOWED_FLUX = 20
-const ALLOWED_SHARE = 0.01
-/** K per J/m³: below this slope a cell is on the boiling curve. */
-const FLAT = 1e-8
 /** kg/m³ that may be missing for the length of a step. */
 const SPARE_WATER = 0.5
 
@@ -72,24 +61,14 @@ export class Ray implements RayState {
 
   // Scratch, one entry a cell (an edge for the conductances), reused by every step.
   private readonly middle: Float64Array
-  private readonly capacity: Float64Array
-  private readonly inverse: Float64Array
-  private readonly conductance: Float64Array
   private readonly share: Float64Array
-  private readonly start: Float64Array
-  private readonly gained: Float64Array
-  /** Enthalpy that the first stage contributes to the second. */
-  private readonly already: Float64Array
-  private readonly slope: Float64Array
-  private readonly lower: Float64Array
-  private readonly diagonal: Float64Array
-  private readonly upper: Float64Array
-  private readonly right: Float64Array
-  private readonly outer: readonly [OuterCell, OuterCell]
+  /** Warmth that moving water brings each cell, J/K times K. */
+  private readonly carried: Float64Array
   private readonly crossed: readonly [Flow, Flow] = [new Flow(), new Flow()]
   private readonly beneath: readonly [CrustVapour, CrustVapour]
   private readonly substances: Substances
   private readonly curves: readonly BoilingCurve[]
+  private readonly heat: HeatStage
   private readonly moisture: Moisture
 
   constructor(
@@ -108,23 +87,12 @@ export class Ray implements RayState {
     this.wetting = state?.wetting ?? scratch()
     this.rate = state?.rate ?? scratch()
     this.middle = scratch()
-    this.capacity = scratch()
-    this.inverse = scratch()
-    this.conductance = new Float64Array(axis.cells + 1)
     this.share = scratch()
-    this.start = scratch()
-    this.gained = scratch()
-    this.already = scratch()
-    this.slope = scratch()
-    this.lower = scratch()
-    this.diagonal = scratch()
-    this.upper = scratch()
-    this.right = scratch()
-    const outer = (): OuterCell => ({ temperature: 0, conductance: 0, wet: false, share: 0, sharePerDrawn: 0, mostDrawn: 0, juice: 0 })
-    this.outer = [outer(), outer()]
+    this.carried = scratch()
     this.substances = new Substances(materials)
     this.beneath = [new CrustVapour(0, axis, this.substances, boiling), new CrustVapour(1, axis, this.substances, boiling)]
     this.curves = materials.map(m => new BoilingCurve(boiling, m.rawWater))
+    this.heat = new HeatStage(axis, this, boiling, this.curves, this.beneath)
     this.moisture = new Moisture(axis, materials)
   }
 
@@ -139,13 +107,14 @@ export class Ray implements RayState {
     crossing.fromLump[0] = crossing.fromLump[1] = 0
     this.advance(dt, first, second)
     const n = this.axis.cells
-    crossing.lumpSlope[0] = this.axis.area[0] * this.lumpSlope(first, this.outer[0])
-    crossing.lumpSlope[1] = this.axis.area[n] * this.lumpSlope(second, this.outer[1])
+    crossing.lumpSlope[0] = this.axis.area[0] * this.lumpSlope(first, this.heat.outer[0])
+    crossing.lumpSlope[1] = this.axis.area[n] * this.lumpSlope(second, this.heat.outer[1])
   }
 
   private advance(dt: number, first: End, second: End): void {
     if (dt < SHORTEST) throw new ConvergenceError(`The heat solve did not settle in steps of ${dt} s.`)
-    const { temperature, gained, already, start } = this
+    const { temperature, heat } = this
+    const { gained, already, start } = heat
     const n = this.axis.cells
     const film0 = first.surface.film
     const film1 = second.surface.film
@@ -153,15 +122,15 @@ export class Ray implements RayState {
     already.fill(0)
     for (let side = 0; side < 2; side++) this.crossed[side].clear()
 
-    let settled = this.solveHeat(GAMMA * dt, dt, first, first.lumpAtFirst, second, second.lumpAtFirst)
+    let settled = heat.solve(GAMMA * dt, dt, first, first.lumpAtFirst, second, second.lumpAtFirst)
     if (settled) {
       this.note((1 - GAMMA) * dt, first.surface, second.surface)
       for (let i = 0; i < n; i++) {
         already[i] = FIRST_STAGE * gained[i]
         gained[i] /= GAMMA
-        this.warm(i)
+        heat.warm(i)
       }
-      settled = this.solveHeat(GAMMA * dt, dt, first, first.lumpAtSecond, second, second.lumpAtSecond)
+      settled = heat.solve(GAMMA * dt, dt, first, first.lumpAtSecond, second, second.lumpAtSecond)
     }
     if (settled) {
       this.note(GAMMA * dt, first.surface, second.surface)
@@ -195,7 +164,8 @@ export class Ray implements RayState {
   /** Heat capacities and conductances expected half-way through the step, and what the faces will find. */
   private refresh(dt: number, first: End, second: End): void {
     const { axis, temperature, water, material, warming, wetting, rate } = this
-    const { middle, capacity, inverse, start, gained, share, substances } = this
+    const { middle, share, substances, heat } = this
+    const { capacity, inverse, start, gained } = heat
     const n = axis.cells
     const half = 0.5 * dt
     for (let i = 0; i < n; i++) {
@@ -211,9 +181,9 @@ export class Ray implements RayState {
       share[i] = rawWater > 0 ? Math.min(1, Math.max(0, w + half * wetting[i]) / rawWater) : 1
       start[i] = T
       gained[i] = GAMMA * rate[i] * dt
-      this.warm(i)
+      heat.warm(i)
     }
-    conduct(axis, substances, material, this.boiling, middle, share, this.conductance)
+    conduct(axis, substances, material, this.boiling, middle, share, heat.conductance)
     this.moisture.prepare(dt, middle, water, material, this.opens(first, second))
     this.offer(0, first.face, 0, 0, dt)
     this.offer(1, second.face, n - 1, n, dt)
@@ -229,7 +199,8 @@ export class Ray implements RayState {
 
   /** What the outermost cell offers its face for the whole step. */
   private offer(side: 0 | 1, face: Face, cell: number, edge: number, dt: number): void {
-    const { axis, materials, material, middle, moisture, conductance, outer } = this
+    const { axis, materials, material, middle, moisture } = this
+    const { conductance, outer } = this.heat
     const area = axis.area[edge]
     if (area === 0) return
     const own = outer[side]
@@ -243,132 +214,6 @@ export class Ray implements RayState {
     // At boiling the cell gives its water up by boiling; it must not be promised twice.
     const boils = middle[cell] > this.boiling - 2 || this.temperature[cell] > this.boiling - 2
     own.mostDrawn = boils ? 0 : Math.max(0, Math.min(own.share / own.sharePerDrawn, moisture.within[side] / (area * dt)))
-  }
-
-  /**
-   * One stage: the enthalpy each cell gains by its end, by Newton. Between the kinks of
-   * the boiling curve the balance is straight, so a step that crosses none and finds the
-   * faces where it expected them is already the answer.
-   *
-   * @param dt of the stage, s
-   * @param whole of the step, within which no more water can leave a face than is there
-   * @returns false where the iteration did not settle
-   */
-  private solveHeat(dt: number, whole: number, first: End, lumpAtFirst: number, second: End, lumpAtSecond: number): boolean {
-    const { axis, temperature, gained, slope, right, outer, start, inverse, boiling } = this
-    const n = axis.cells
-    const last = n - 1
-    const areaFirst = axis.area[0]
-    const areaSecond = axis.area[n]
-    if (areaFirst > 0) this.meet(first, outer[0], 0, whole, lumpAtFirst)
-    if (areaSecond > 0) this.meet(second, outer[1], last, whole, lumpAtSecond)
-    for (let iteration = 0; iteration < MOST_ITERATIONS; iteration++) {
-      this.assemble(dt, first.surface, second.surface)
-      solveTridiagonal(this.lower, this.diagonal, this.upper, right, n)
-      const expectedFirst = first.surface.into + first.surface.intoSlope * slope[0] * right[0]
-      const expectedSecond = second.surface.into + second.surface.intoSlope * slope[last] * right[last]
-      let kinked = false
-      for (let i = 0; i < n; i++) {
-        const was = slope[i]
-        const aimed = temperature[i] + was * right[i]
-        let next = gained[i] + right[i]
-        if (was < FLAT) {
-          const knee = this.kneeOf(i)
-          if (next < knee) {
-            if (knee - next > HELD_BACK) kinked = true
-            next = knee
-          }
-        }
-        gained[i] = next
-        const simply = start[i] + next * inverse[i]
-        if (simply <= boiling) {
-          temperature[i] = simply
-          slope[i] = inverse[i]
-        } else this.boil(i)
-        if (slope[i] !== was && Math.abs(temperature[i] - aimed) > SETTLED) kinked = true
-      }
-      let off = 0
-      if (areaFirst > 0) {
-        this.meet(first, outer[0], 0, whole, lumpAtFirst)
-        off = surprise(first.surface, expectedFirst)
-      }
-      if (areaSecond > 0) {
-        this.meet(second, outer[1], last, whole, lumpAtSecond)
-        off = Math.max(off, surprise(second.surface, expectedSecond))
-      }
-      if (!kinked && off < 1) {
-        // Booked is what the cells were given.
-        first.surface.heat += expectedFirst - first.surface.into
-        second.surface.heat += expectedSecond - second.surface.into
-        return true
-      }
-    }
-    return false
-  }
-
-  /** The linear system for the change of the enthalpies gained. */
-  private assemble(dt: number, first: Surface, second: Surface): void {
-    const { axis, conductance, temperature, gained, already, slope, lower, diagonal, upper, right } = this
-    const { volume, area } = axis
-    const n = axis.cells
-    const last = n - 1
-    let T = temperature[0]
-    let s = slope[0]
-    let below = dt * area[0] * -first.intoSlope
-    let fromBelow = dt * area[0] * first.into
-    for (let i = 0; i < last; i++) {
-      const above = dt * conductance[i + 1]
-      const nextT = temperature[i + 1]
-      const nextS = slope[i + 1]
-      const toAbove = above * (T - nextT)
-      right[i] = volume[i] * (already[i] - gained[i]) + fromBelow - toAbove
-      diagonal[i] = volume[i] + (below + above) * s
-      upper[i] = -above * nextS
-      lower[i + 1] = -above * s
-      below = above
-      fromBelow = toAbove
-      T = nextT
-      s = nextS
-    }
-    right[last] = volume[last] * (already[last] - gained[last]) + fromBelow + dt * area[n] * second.into
-    diagonal[last] = volume[last] + (below - dt * area[n] * second.intoSlope) * s
-    for (let side = 0; side < 2; side++) {
-      const found = this.beneath[side]
-      if (found.cell < 0) continue
-      const cooling = dt * found.area * found.latent
-      const leaving = cooling * found.at(temperature[found.cell])
-      for (let k = 0; k < found.count; k++) right[found.cell + k * found.inward] -= leaving * found.share(k)
-      diagonal[found.cell] += cooling * found.slope * slope[found.cell]
-    }
-  }
-
-  private meet(end: End, outer: OuterCell, cell: number, dt: number, lumpC: number): void {
-    outer.temperature = this.temperature[cell]
-    end.surface.meet(end.face, outer, dt, lumpC)
-  }
-
-  /** Temperature of a cell for the enthalpy it has gained in this step. */
-  private warm(i: number): void {
-    const simply = this.start[i] + this.gained[i] * this.inverse[i]
-    if (simply <= this.boiling) {
-      this.temperature[i] = simply
-      this.slope[i] = this.inverse[i]
-    } else this.boil(i)
-  }
-
-  private boil(i: number): void {
-    const curve = this.curves[this.material[i]]
-    curve.invert(this.gained[i], this.capacity[i], this.start[i], this.water[i])
-    this.temperature[i] = curve.temperature
-    this.slope[i] = curve.slope
-  }
-
-  /**
-   * Enthalpy gained at which a cell starts to boil. An iterate that leaves the curve
-   * downward stops here once, or the flat and the steep side would throw it to and fro.
-   */
-  private kneeOf(i: number): number {
-    return this.capacity[i] * (this.curves[this.material[i]].knee(this.water[i]) - this.start[i])
   }
 
   /** Adds what crosses the ends at the end of a stage, for as long as the stage counts. */
@@ -387,7 +232,8 @@ export class Ray implements RayState {
 
   /** Lets the boiled water go and books what crossed the ends. */
   private settle(dt: number): void {
-    const { axis, temperature, water, start, crossing, gained, rate, material, curves, substances } = this
+    const { axis, temperature, water, crossing, rate, material, curves, substances } = this
+    const { start, gained, inverse } = this.heat
     const n = axis.cells
     this.book(this.crossed[0], axis.area[0], 0)
     this.book(this.crossed[1], axis.area[n], 1)
@@ -404,9 +250,9 @@ export class Ray implements RayState {
         const mass = boiled * axis.volume[i]
         crossing.evaporated += mass
         crossing.latentOut += mass * BOILING_LATENT_HEAT
-        crossing.carriedOut += mass * integral(WATER_HEAT, T + over * this.inverse[i])
+        crossing.carriedOut += mass * integral(WATER_HEAT, T + over * inverse[i])
       }
-      temperature[i] = T + over * this.inverse[i]
+      temperature[i] = T + over * inverse[i]
     }
     this.dryBeneath(0)
     this.dryBeneath(1)
@@ -417,13 +263,14 @@ export class Ray implements RayState {
     const found = this.beneath[side]
     if (found.cell < 0) return
     const { axis, water, temperature, crossing } = this
+    const { inverse } = this.heat
     for (let k = 0; k < found.count; k++) {
       const cell = found.cell + k * found.inward
       const wanted = found.area * this.crossed[side].beneath * found.share(k)
       const mass = Math.min(wanted, Math.max(0, water[cell]) * axis.volume[cell])
       water[cell] -= mass / axis.volume[cell]
       // Where it boiled dry meanwhile, what did not evaporate did not cool.
-      temperature[cell] += ((wanted - mass) * found.latent * this.inverse[cell]) / axis.volume[cell]
+      temperature[cell] += ((wanted - mass) * found.latent * inverse[cell]) / axis.volume[cell]
       crossing.evaporated += mass
       crossing.latentOut += mass * found.latent
       crossing.carriedOut += mass * integral(WATER_HEAT, temperature[cell])
@@ -460,25 +307,20 @@ export class Ray implements RayState {
 
   /** Water that moves takes its warmth along, from the cell it leaves. */
   private carryWarmth(): void {
-    const { axis, temperature, water, right, moisture, material, substances } = this
+    const { axis, temperature, water, carried, moisture, material, substances } = this
     const n = axis.cells
-    right.fill(0)
+    carried.fill(0)
     for (let edge = 1; edge < n; edge++) {
       const flow = moisture.moved[edge]
       const step = flow * at(WATER_HEAT, temperature[edge]) * (temperature[edge - 1] - temperature[edge])
-      if (flow > 0) right[edge] += step
-      else right[edge - 1] += step
+      if (flow > 0) carried[edge] += step
+      else carried[edge - 1] += step
     }
     for (let i = 0; i < n; i++) {
-      temperature[i] += right[i] / (substances.capacity(substances.row(material[i]), temperature[i], water[i]) * axis.volume[i])
+      temperature[i] += carried[i] / (substances.capacity(substances.row(material[i]), temperature[i], water[i]) * axis.volume[i])
     }
   }
 }
 
 /** Scratch. */
 const OPEN: [boolean, boolean] = [false, false]
-
-/** How far the flow into the outermost cell is from the one expected, in what is allowed. */
-function surprise(surface: Surface, expected: number): number {
-  return Math.abs(surface.into - expected) / (ALLOWED_FLUX + ALLOWED_SHARE * Math.abs(expected))
-}

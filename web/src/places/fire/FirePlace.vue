@@ -1,19 +1,15 @@
 <script setup lang="ts">
 /** How do I cook it: the plan as Section, Line and call sheet. */
 import { Button as AButton } from 'ant-design-vue'
-import { computed, shallowRef } from 'vue'
+import { computed } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { scaleOf } from '#core/doneness/scale'
-import { shownC } from '#core/kit/thermometer'
 import { SURFACES } from '#core/meat/piece'
 import { callSheet, remarks } from '#core/plan/callSheet'
 import { showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
-import { cautionsFor } from '#core/safety/cautions'
-import { dangersOf } from '#core/safety/dangers'
 import { useCook } from '../../stores/cook'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
-import { useKit } from '../../stores/kit'
 import { usePlanner } from '../../stores/planner'
 import { useUnits } from '../../stores/units'
 import CarveBoard from './CarveBoard.vue'
@@ -24,6 +20,7 @@ import PlanPicture from './PlanPicture.vue'
 import SafetyGate from './SafetyGate.vue'
 import SafetyLines from './SafetyLines.vue'
 import SheetLines from './SheetLines.vue'
+import { useOnProbe, useSafety } from './safety'
 import { sectionOf } from './sectionOf'
 import TableBoard from './TableBoard.vue'
 import WhatIf from './WhatIf.vue'
@@ -33,7 +30,7 @@ const planner = usePlanner()
 const units = useUnits()
 const cook = useCook()
 const guests = useGuests()
-const kit = useKit()
+const onProbe = useOnProbe()
 const router = useRouter()
 
 /** The last plan there was: shown faint, and never as current, while the next is worked out. */
@@ -46,17 +43,13 @@ const lines = computed(() =>
       )
     : []
 )
-/** What a thermometer that is off will show at the pull. */
-function onProbe(pullC: number): string {
-  const reads = shownC(kit.thermometer, pullC)
-  return Math.abs(reads - pullC) < 0.25 ? '' : ` ${kit.thermometer.name} will show ${shownText(showTemperature(reads, units.system))} then.`
-}
 const said = computed(() => (planner.current ? remarks(planner.current.request, planner.current.plan, units.system) : []))
-const cautions = computed(() => cautionsFor(draft.request.targetC, draft.request.panC, units.system, draft.table, kit.oil))
-const dangers = computed(() => dangersOf(draft.request.targetC, draft.table, planner.current?.plan ?? null, guests.reference))
-/** A yes holds for exactly this plan. */
-const agreedTo = shallowRef<object | null>(null)
-const agreed = computed(() => agreedTo.value !== null && agreedTo.value === planner.current)
+const { cautions, dangers, agreed, held, agree } = useSafety({
+  now: () => planner.current,
+  plan: () => planner.current?.plan ?? null,
+  comesToC: () => draft.request.targetC,
+  metalC: () => draft.request.panC
+})
 const piece = computed(() => draft.request.piece)
 const title = computed(
   () =>
@@ -140,10 +133,10 @@ function light(): void {
       <safety-gate
         :dangers="planner.current ? dangers : []"
         :agreed="agreed"
-        @agree="yes => (agreedTo = yes ? planner.current : null)"
+        @agree="agree"
         @safer="targetC => draft.change({ targetC })"
       />
-      <a-button class="go" :disabled="planner.state !== 'ready' || (dangers.length > 0 && !agreed)" block @click="light">{{
+      <a-button class="go" :disabled="planner.state !== 'ready' || held" block @click="light">{{
         cook.underWay ? 'Light the stove for this one' : 'Light the stove'
       }}</a-button>
       <method-out
@@ -151,7 +144,7 @@ function light(): void {
         :plan="planner.current?.plan ?? null"
         :lines="lines"
         :cautions="cautions"
-        :held="dangers.length > 0 && !agreed"
+        :held="held"
         :preheat-s="shown?.preheatS ?? 0"
         @opened="kind => kind !== 'pan sear' && router.push(`/fire/way/${encodeURIComponent(kind)}`)"
       />

@@ -7,16 +7,12 @@ import { dialsOf, dialValues, type DialKey, type DialValues } from '#core/method
 import { METHOD_KINDS, METHODS, type MethodKind } from '#core/method/methods'
 import type { InPot } from '#core/method/pot'
 import { pastryMisses } from '#core/method/wrapped'
-import { shownC } from '#core/kit/thermometer'
 import { methodSheet, settingsFor, WHEN } from '#core/plan/everyMethod'
 import type { Misjudged } from '#core/plan/compare'
 import type { Spread } from '#core/plan/spread'
 import { showDurationRange, showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
-import { cautionsFor } from '#core/safety/cautions'
-import { dangersOf } from '#core/safety/dangers'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
-import { useKit } from '../../stores/kit'
 import { useMethods } from '../../stores/methods'
 import { useUnits } from '../../stores/units'
 import DialBoard from '../../ui/DialBoard.vue'
@@ -35,13 +31,14 @@ import SheetLines from './SheetLines.vue'
 import TableBoard from './TableBoard.vue'
 import WhatIf from './WhatIf.vue'
 import { planned } from './planned'
+import { useOnProbe, useSafety } from './safety'
 import { sectionOf } from './sectionOf'
 
 const PlanChart = defineAsyncComponent(() => import('./PlanChart.vue'))
 const draft = useDraft()
 const methods = useMethods()
 const guests = useGuests()
-const kit = useKit()
+const onProbe = useOnProbe()
 const units = useUnits()
 const route = useRoute()
 const router = useRouter()
@@ -100,12 +97,6 @@ watch(
   { immediate: true }
 )
 
-const shownOnProbe = computed(() => {
-  const pull = shown.value?.plan.pull.core
-  if (pull === undefined) return ''
-  const reads = shownC(kit.thermometer, pull)
-  return Math.abs(reads - pull) < 0.25 ? '' : ` ${kit.thermometer.name} will show ${shownText(showTemperature(reads, units.system))} then.`
-})
 const lines = computed(() => {
   if (!shown.value) return []
   const sheet = methodSheet(shown.value.plan, units.system)
@@ -119,7 +110,7 @@ const lines = computed(() => {
       ? `${shownText(showDurationRange(plan.pull.time, plan.pull.time))} if everything is as said; 8 cooks in 10 end inside the range. By the clock alone it would peak between ${showTemperature(range.peakByClock[0], units.system).figure} and ${shownText(showTemperature(range.peakByClock[2], units.system))}. ${lateS === null ? 'Being late does not spoil it.' : `You may be ${shownText(showDurationRange(lateS, lateS))} late before it leaves its band.`}`
       : 'Working out how sure that is…'
   }
-  return sheet.flatMap(l => (l.id === 'pull' ? [{ ...l, why: l.why + shownOnProbe.value }, clock] : [l]))
+  return sheet.flatMap(l => (l.id === 'pull' ? [{ ...l, why: l.why + onProbe(plan.pull.core) }, clock] : [l]))
 })
 
 /** A chart nobody looks at is not drawn. */
@@ -154,11 +145,12 @@ const metalC = computed(() =>
 )
 /** By the clock it may come to less than was wanted. */
 const comesTo = computed(() => Math.min(draft.request.targetC, (now.value?.plan.peak.core ?? Infinity) + 0.6))
-const cautions = computed(() => cautionsFor(comesTo.value, metalC.value, units.system, draft.table, kit.oil))
-const dangers = computed(() => dangersOf(draft.request.targetC, draft.table, shown.value?.plan ?? null, guests.reference))
-/** A yes holds for exactly this plan. */
-const agreedTo = shallowRef<object | null>(null)
-const agreed = computed(() => agreedTo.value !== null && agreedTo.value === now.value)
+const { cautions, dangers, agreed, held, agree } = useSafety({
+  now: () => now.value,
+  plan: () => shown.value?.plan ?? null,
+  comesToC: () => comesTo.value,
+  metalC: () => metalC.value
+})
 const ways = computed(() => METHOD_KINDS.map(k => ({ value: k, label: k })))
 </script>
 
@@ -253,20 +245,8 @@ const ways = computed(() => METHOD_KINDS.map(k => ({ value: k, label: k })))
       <p v-else-if="unsuited" class="refused" role="alert">{{ unsuited }} <router-link to="/fire/methods">See every way</router-link></p>
       <sheet-lines v-if="shown && !unsuited && !wrong" :lines="lines" :stale="!now" />
       <p v-for="s in said" :key="s" class="remark">{{ s }}</p>
-      <safety-gate
-        :dangers="now ? dangers : []"
-        :agreed="agreed"
-        @agree="yes => (agreedTo = yes ? now : null)"
-        @safer="targetC => draft.change({ targetC })"
-      />
-      <method-out
-        :kind="kind"
-        :plan="now?.plan ?? null"
-        :lines="lines"
-        :cautions="cautions"
-        :held="dangers.length > 0 && !agreed"
-        @opened="go"
-      />
+      <safety-gate :dangers="now ? dangers : []" :agreed="agreed" @agree="agree" @safer="targetC => draft.change({ targetC })" />
+      <method-out :kind="kind" :plan="now?.plan ?? null" :lines="lines" :cautions="cautions" :held="held" @opened="go" />
       <safety-lines v-if="shown" :plan="shown.plan" />
       <p v-for="c in cautions" :key="c.id" class="remark">{{ c.text }}</p>
       <p v-if="kind !== 'pan sear'" class="remark">
