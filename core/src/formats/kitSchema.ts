@@ -1,6 +1,6 @@
 /** A cook's own kit as a schema, for the page that edits it, for what keeps it and for every request. */
 import * as yup from 'yup'
-import { POT_SIZES } from '#core/kit/bath'
+import { POT_DEPTH_M, POT_SIZES } from '#core/kit/bath'
 import { GRILL_FUELS } from '#core/kit/grill'
 import { SHELVES, type Kit } from '#core/kit/kit'
 import { PAN_METALS, PAN_SIZES, RING_HEATS } from '#core/kit/pan'
@@ -34,7 +34,7 @@ const pot = yup
     litres: within(POT_SIZES.litres, 'L'),
     metalHeat: within([50, 6000], 'J/K'),
     widthM: within(POT_SIZES.widthM, 'm'),
-    depthM: within([0.01, 0.8], 'm')
+    depthM: within(POT_DEPTH_M, 'm')
   })
   .noUnknown()
 const bath = yup.object({ id: id(), name: named(), litres: within([1, 200], 'L'), offsetC: within([-5, 5], '°C') }).noUnknown()

@@ -18,7 +18,7 @@ const TIGHTENED = new Tabulated(T => 1 / (1 + Math.exp((57.5 - T) / 2)))
 const HELD = new Tabulated(heldWaterShare)
 
 /** How far from a face inward can matter to it within one step, in lengths that water diffuses in that time. */
-const REACH = 6
+const REACH = 5
 /** A cell passes water on freely above a fifth of the raw. */
 const WET_ENOUGH = 5
 
@@ -139,6 +139,8 @@ export class Moisture {
     let i = side === 0 ? depth - 1 : n - depth
     let d = diagonal[i]
     let r = storage[i] * water[i] + pressed[i]
+    // What lies beyond reach stays as it is.
+    if (depth < n) r += side === 0 ? conductance[i + 1] * water[i + 1] : conductance[i] * water[i - 1]
     let within = 0
     let toFace = this.offered(i, water)
     for (let steps = 1; steps < depth; steps++) {

@@ -41,6 +41,24 @@ export const POTS: readonly Pot[] = [
 ]
 /** What may be typed for a pot of one's own: water it is filled with, metal, and across. */
 export const POT_SIZES = { litres: [0.5, 40], metalKg: [0.2, 10], widthM: [0.1, 0.6] } as const
+/** How deep the water in it may stand, m. */
+export const POT_DEPTH_M = [0.01, 0.8] as const
+
+/** What may be typed for one of them as the other stands, so that the water is neither a film nor a well. */
+export function potLimits({ litres, widthM }: Pick<Pot, 'litres' | 'widthM'>): Record<'litres' | 'widthM', readonly [number, number]> {
+  const [shallow, deep] = POT_DEPTH_M
+  const floor = Math.PI * (widthM / 2) ** 2
+  const across = (depth: number): number => 2 * Math.sqrt(litres / 1000 / (Math.PI * depth))
+  const inside = ([low, high]: readonly [number, number], least: number, most: number): readonly [number, number] => [
+    Math.max(low, least),
+    Math.min(high, most)
+  ]
+  return {
+    litres: inside(POT_SIZES.litres, 1000 * floor * shallow, 1000 * floor * deep),
+    widthM: inside(POT_SIZES.widthM, across(deep), across(shallow))
+  }
+}
+
 /** J/(kg·K) of a steel pot. */
 const POT_METAL = 480
 export const potFrom = (id: string, name: string, litres: number, metalKg: number, widthM: number): Pot => ({

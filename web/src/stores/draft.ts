@@ -30,6 +30,7 @@ export const useDraft = defineStore('draft', () => {
   const problems = reactive<Record<string, string>>({})
 
   const cut = computed(() => cutById(request.value.piece.cutId) ?? CUTS[0])
+  const round = computed(() => cut.value.shape.outline === 'round' && request.value.piece.form !== 'roast')
   const contradiction = computed(() => findContradiction(request.value.piece, cut.value))
   const table = computed(() => ({ intact: request.value.piece.intact ?? ('yes' as const), vulnerable: request.value.vulnerable ?? false }))
   const firstProblem = computed(() => Object.entries(problems)[0] as [string, string] | undefined)
@@ -44,6 +45,13 @@ export const useDraft = defineStore('draft', () => {
   }
   function changePiece(part: Partial<Piece>): void {
     change({ piece: { ...request.value.piece, ...part } })
+  }
+  /** A steak cut round has one diameter, and a thin end is never thicker than the thick one. */
+  function measure(part: Partial<Piece>): void {
+    const { thinEndMm } = request.value.piece
+    const fits =
+      part.thicknessMm === undefined || thinEndMm === undefined ? part : { ...part, thinEndMm: Math.min(thinEndMm, part.thicknessMm) }
+    changePiece(round.value && part.lengthMm !== undefined ? { ...fits, widthMm: part.lengthMm } : fits)
   }
   function complain(field: string, message: string | null): void {
     if (message === null) delete problems[field]
@@ -75,5 +83,21 @@ export const useDraft = defineStore('draft', () => {
     for (const field of Object.keys(problems)) delete problems[field]
   }
 
-  return { request, touched, problems, cut, contradiction, table, firstProblem, change, lay, changePiece, complain, take, put }
+  return {
+    request,
+    touched,
+    problems,
+    cut,
+    round,
+    contradiction,
+    table,
+    firstProblem,
+    change,
+    lay,
+    changePiece,
+    measure,
+    complain,
+    take,
+    put
+  }
 })

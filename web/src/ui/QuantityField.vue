@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** A quantity typed in any unit. What cannot be read stays in the field, with the reason. */
-import { Input as AInput } from 'ant-design-vue'
-import { computed, ref, useId, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { editable } from '#core/quantity/format'
 import { parseQuantity, QuantityError } from '#core/quantity/parse'
 import { shownUnit, fromBase, type Dimension } from '#core/quantity/units'
 import { useUnits } from '../stores/units'
+import TypedField from './TypedField.vue'
 
 const props = defineProps<{
   modelValue: number
@@ -18,7 +18,6 @@ const props = defineProps<{
 const emit = defineEmits<{ 'update:modelValue': [value: number]; problem: [message: string | null] }>()
 
 const units = useUnits()
-const id = useId()
 const unit = computed(() => shownUnit(props.dimension, units.system))
 const text = ref(editable(props.modelValue, props.dimension, units.system))
 const problem = ref<string | null>(null)
@@ -61,7 +60,7 @@ function typed(written: string): void {
 }
 
 /** Arrow keys step by a unit a cook would. */
-function step(event: KeyboardEvent, direction: 1 | -1): void {
+function step(direction: 1 | -1, event: KeyboardEvent): void {
   const value = read(text.value)
   if (value === null) return
   event.preventDefault()
@@ -72,42 +71,5 @@ function step(event: KeyboardEvent, direction: 1 | -1): void {
 </script>
 
 <template>
-  <div class="quantity">
-    <label :for="id">{{ label }}</label>
-    <a-input
-      :id="id"
-      :value="text"
-      :status="problem ? 'error' : ''"
-      :suffix="unit.symbol"
-      inputmode="decimal"
-      autocomplete="off"
-      :aria-invalid="problem !== null"
-      :aria-describedby="problem || hint ? `${id}-says` : undefined"
-      @update:value="typed"
-      @keydown.up="(e: KeyboardEvent) => step(e, 1)"
-      @keydown.down="(e: KeyboardEvent) => step(e, -1)"
-    />
-    <p v-if="problem" :id="`${id}-says`" class="problem" role="alert">{{ problem }}</p>
-    <p v-else-if="hint" :id="`${id}-says`" class="quiet hint">{{ hint }}</p>
-  </div>
+  <typed-field :label="label" :text="text" :unit="unit.symbol" :problem="problem" :hint="hint" @typed="typed" @step="step" />
 </template>
-
-<style scoped>
-.quantity {
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  min-width: 0;
-}
-label {
-  font-size: 13px;
-  color: var(--ink-2);
-}
-.problem {
-  color: #9a211b;
-  font-size: 13.5px;
-}
-.hint {
-  font-size: 13px;
-}
-</style>

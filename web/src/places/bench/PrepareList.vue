@@ -247,7 +247,7 @@ tr.on td {
   gap: 12px 20px;
   align-items: start;
 }
-.choices :deep(.quantity) {
+.choices :deep(.typed) {
   width: 130px;
 }
 .small {

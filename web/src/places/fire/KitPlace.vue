@@ -113,7 +113,7 @@ async function open(event: Event): Promise<void> {
 aside h2 {
   margin-top: 20px;
 }
-aside :deep(.count label) {
+aside :deep(.typed label) {
   color: var(--chalk-2);
 }
 .ready {

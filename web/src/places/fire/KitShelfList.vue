@@ -16,7 +16,7 @@ import { useDraft } from '../../stores/draft'
 import { useKit } from '../../stores/kit'
 import { useUnits } from '../../stores/units'
 import KitItemForm from './KitItemForm.vue'
-import type { AnyItem } from './kitItem'
+import type { AnyItem } from './kitFields'
 
 const props = defineProps<{ shelf: KitShelf; name: string }>()
 const kit = useKit()

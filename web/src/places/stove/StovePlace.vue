@@ -10,6 +10,7 @@ import { useCook, type Said } from '../../stores/cook'
 import { useUnits } from '../../stores/units'
 import OutcomeForm from '../book/OutcomeForm.vue'
 import ReadingEntry from './ReadingEntry.vue'
+import StoveCall, { LATE_S } from './StoveCall.vue'
 import StoveSide from './StoveSide.vue'
 import { SPOKEN } from './spoken'
 import { useAgainst } from './useAgainst'
@@ -33,7 +34,7 @@ const elapsed = computed(() =>
   progress.value?.laidAt ? (Math.min(now.value, progress.value.carvedAt ?? Infinity) - progress.value.laidAt) / 1000 : 0
 )
 const left = computed(() => (action.value?.due != null ? (action.value.due - now.value) / 1000 : null))
-const late = computed(() => left.value !== null && left.value < -1)
+const late = computed(() => left.value !== null && left.value < LATE_S)
 
 const call = computed(() =>
   action.value && progress.value && forecast.value && record.value
@@ -165,16 +166,7 @@ function finish(): void {
         </div>
       </template>
       <template v-else>
-        <div class="call" :class="{ late }">
-          <h1>{{ headline }}</h1>
-          <p v-if="left !== null" class="clock figure" role="timer" :aria-label="`${headline} ${showClock(Math.abs(left))}`">
-            <template v-if="late"><span class="late-by">late by</span> {{ showClock(-left) }}</template>
-            <template v-else>{{ showClock(left) }}</template>
-          </p>
-          <p class="advice">{{ call?.advice }}</p>
-          <p v-if="against" class="advice heard">{{ against }}</p>
-          <p v-if="trouble" class="advice trouble" role="alert">{{ trouble }}</p>
-        </div>
+        <stove-call :headline="headline" :left="left" :advice="call?.advice ?? ''" :against="against" :trouble="trouble" />
 
         <div class="foot">
           <p class="then">
@@ -224,16 +216,6 @@ function finish(): void {
   background: var(--service);
   color: var(--chalk);
 }
-.heard {
-  display: none;
-}
-@media (max-width: 900px) {
-  .heard {
-    display: block;
-    border-left: 3px solid var(--hot);
-    padding-left: 12px;
-  }
-}
 .stove.empty {
   grid-template-columns: 1fr;
   font-size: 19px;
@@ -252,30 +234,11 @@ h1 {
   font-size: clamp(34px, 5.2vw, 66px);
   line-height: 1.12;
 }
-.clock {
-  font-size: clamp(120px, 21vw, 264px);
-  line-height: 0.98;
-  color: var(--hot);
-  letter-spacing: -0.02em;
-  white-space: nowrap;
-}
-.late-by {
-  font-size: 0.24em;
-  letter-spacing: 0;
-  font-family: var(--sans);
-  font-weight: 500;
-}
-.late .clock {
-  font-size: clamp(80px, 13vw, 170px);
-}
 .advice {
   font-size: 21px;
   line-height: 1.4;
   color: #b5bab6;
   margin-top: 12px;
-}
-.trouble {
-  color: var(--hot);
 }
 .foot {
   margin-top: auto;
@@ -366,9 +329,6 @@ kbd {
   main {
     padding: 14px 16px 16px;
     min-height: calc(100svh - var(--header));
-  }
-  .clock {
-    font-size: 34vw;
   }
   .advice,
   .then {

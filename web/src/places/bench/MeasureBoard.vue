@@ -1,0 +1,253 @@
+<script setup lang="ts">
+/** The piece measured: its sizes on a drawing and in fields, what lies on it, and how wet it is. */
+import { computed, shallowRef, watch } from 'vue'
+import { bandOf, scaleOf } from '#core/doneness/scale'
+import {
+  coatsFor,
+  faceAreaM2,
+  OUTSIDE_LIMITS_MM,
+  outsideOf,
+  PIECE_LIMITS,
+  SURFACES,
+  type Intact,
+  type Outside,
+  type SurfaceState
+} from '#core/meat/piece'
+import { showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import { useDraft } from '../../stores/draft'
+import { usePlanner } from '../../stores/planner'
+import { useUnits } from '../../stores/units'
+import ChoiceRow from '../../ui/ChoiceRow.vue'
+import QuantityField from '../../ui/QuantityField.vue'
+import { askWorker } from '../../workers/planner'
+import MeasuredPiece from './MeasuredPiece.vue'
+
+const draft = useDraft()
+const units = useUnits()
+const planner = usePlanner()
+
+const piece = computed(() => draft.request.piece)
+const log = computed(() => piece.value.form === 'roast')
+const surfaces = (Object.keys(SURFACES) as SurfaceState[]).map(value => ({
+  value,
+  label: SURFACES[value].label,
+  hint: SURFACES[value].means
+}))
+
+const usual = (range: readonly [number, number], show: (v: number) => string): string => `usually ${show(range[0])} to ${show(range[1])}`
+const length = (mm: number): string => shownText(showLength(mm, units.system))
+const mass = (g: number): string => shownText(showMass(g, units.system))
+
+function wedge(on: boolean): void {
+  if (on) {
+    draft.measure({ thinEndMm: Math.round(0.7 * piece.value.thicknessMm) })
+    return
+  }
+  const { thinEndMm: _, ...even } = piece.value
+  draft.put(even)
+}
+
+const outside = computed(() => outsideOf(piece.value))
+function cover(part: Partial<Outside>): void {
+  const { coats: _, ...bare } = piece.value
+  const coats = coatsFor({ ...outside.value, ...part }, piece.value.form)
+  draft.change({ piece: coats.length > 0 ? { ...bare, coats } : bare })
+}
+const OUTSIDES: readonly { key: keyof Outside; label: string }[] = [
+  { key: 'boneMm', label: 'Bone along it' },
+  { key: 'fatMm', label: 'Cap of fat' },
+  { key: 'pasteMm', label: 'Crust of paste' }
+]
+
+const intacts: { value: Intact; label: string }[] = [
+  { value: 'yes', label: 'whole muscle' },
+  { value: 'no', label: 'needled or rolled' },
+  { value: 'unknown', label: 'not known' }
+]
+/** Where the thin end comes out, worked out off the page for the plan as it stands. */
+const thinEnd = shallowRef<{ readonly of: unknown; readonly peak: number | null } | null>(null)
+watch(
+  () => planner.current,
+  async current => {
+    if (!current || current.request.piece.thinEndMm === undefined) return
+    const peak = await askWorker(w => w.thinEnd(current.request, current.plan))
+    if (planner.current === current) thinEnd.value = { of: current, peak }
+  },
+  { immediate: true }
+)
+const thinEndText = computed(() => {
+  const found = thinEnd.value
+  if (!found || found.of !== planner.current || found.peak === null || !planner.current) return null
+  const { request } = planner.current
+  const word = bandOf(scaleOf(request), found.peak).word
+  return `${word}, ${shownText(showTemperature(found.peak, units.system))}`
+})
+const area = computed(() => faceAreaM2(piece.value, draft.cut))
+const fridge = computed(
+  () =>
+    `a fridge is about ${shownText(showTemperature(4, units.system))}; half an hour out adds ${showTemperatureRise(3, units.system).figure} to ${shownText(showTemperatureRise(6, units.system))}`
+)
+const filmText = computed(() => {
+  const grams = SURFACES[piece.value.surface].filmKgM2 * 2 * area.value * 1000
+  return units.system === 'metric' ? `${grams.toFixed(1)} g` : `${(grams / 28.35).toFixed(2)} oz`
+})
+</script>
+
+<template>
+  <div>
+    <measured-piece
+      class="drawing"
+      :length-mm="piece.lengthMm"
+      :thickness-mm="piece.thicknessMm"
+      :thin-end-mm="piece.thinEndMm"
+      :fat-edge="draft.cut.fatEdge"
+      :fat-share="draft.cut.composition.fat"
+      @thickness="v => draft.measure({ thicknessMm: v })"
+      @thin-end="v => draft.measure({ thinEndMm: v })"
+    />
+
+    <div class="fields">
+      <quantity-field
+        :label="piece.thinEndMm === undefined ? 'Thickness' : 'Thick end'"
+        dimension="length"
+        :range="PIECE_LIMITS.thicknessMm"
+        :model-value="piece.thicknessMm"
+        :hint="usual(draft.cut.shape.thicknessMm, length)"
+        @update:model-value="v => draft.measure({ thicknessMm: v })"
+        @problem="m => draft.complain('Thickness', m)"
+      />
+      <quantity-field
+        v-if="piece.thinEndMm !== undefined"
+        label="Thin end"
+        dimension="length"
+        :range="[PIECE_LIMITS.thicknessMm[0], piece.thicknessMm]"
+        :model-value="piece.thinEndMm"
+        :hint="thinEndText ? `comes out ${thinEndText}` : 'working out how it comes out…'"
+        @update:model-value="v => draft.measure({ thinEndMm: v })"
+        @problem="m => draft.complain('Thin end', m)"
+      />
+      <quantity-field
+        label="Weight of one"
+        dimension="mass"
+        :range="PIECE_LIMITS.weightG"
+        :model-value="piece.weightG"
+        :hint="usual(draft.cut.shape.weightG, mass)"
+        @update:model-value="v => draft.measure({ weightG: v })"
+        @problem="m => draft.complain('Weight', m)"
+      />
+      <quantity-field
+        :label="draft.round ? 'Diameter' : 'Length'"
+        dimension="length"
+        :range="PIECE_LIMITS.lengthMm"
+        :model-value="piece.lengthMm"
+        :hint="usual(draft.cut.shape.lengthMm, length)"
+        @update:model-value="v => draft.measure({ lengthMm: v })"
+        @problem="m => draft.complain(draft.round ? 'Diameter' : 'Length', m)"
+      />
+      <quantity-field
+        v-if="!draft.round"
+        label="Width"
+        dimension="length"
+        :range="PIECE_LIMITS.widthMm"
+        :model-value="piece.widthMm"
+        :hint="usual(draft.cut.shape.widthMm, length)"
+        @update:model-value="v => draft.measure({ widthMm: v })"
+        @problem="m => draft.complain('Width', m)"
+      />
+      <quantity-field
+        label="Temperature inside"
+        dimension="temperature"
+        :range="PIECE_LIMITS.startC"
+        :model-value="piece.startC"
+        :hint="fridge"
+        @update:model-value="v => draft.measure({ startC: v })"
+        @problem="m => draft.complain('Temperature inside', m)"
+      />
+      <choice-row
+        class="count"
+        label="How many together"
+        :model-value="String(piece.count)"
+        :options="['1', '2', '3', '4'].map(n => ({ value: n, label: n }))"
+        @update:model-value="v => draft.measure({ count: Number(v) })"
+      />
+    </div>
+    <div class="also">
+      <label v-if="!log" class="check"
+        ><input type="checkbox" :checked="piece.thinEndMm !== undefined" @change="e => wedge((e.target as HTMLInputElement).checked)" /> It
+        is a wedge: one end is thinner</label
+      >
+      <choice-row
+        label="Is it intact"
+        :model-value="piece.intact ?? 'yes'"
+        :options="intacts"
+        @update:model-value="v => draft.measure({ intact: v })"
+      />
+      <label class="check"
+        ><input type="checkbox" :checked="draft.table.vulnerable" @change="draft.change({ vulnerable: !draft.table.vulnerable })" /> A guest
+        is pregnant, very young, old or ill</label
+      >
+    </div>
+    <div class="outside">
+      <quantity-field
+        v-for="o in OUTSIDES"
+        :key="o.key"
+        :label="o.label"
+        dimension="length"
+        :range="OUTSIDE_LIMITS_MM"
+        :model-value="outside[o.key]"
+        @update:model-value="v => cover({ [o.key]: v })"
+        @problem="m => draft.complain(o.label, m)"
+      />
+      <p class="quiet">How thick each is on the outside; 0 for none. Weight and sizes are of the meat without them.</p>
+    </div>
+    <choice-row label="Surface" :model-value="piece.surface" :options="surfaces" @update:model-value="v => draft.measure({ surface: v })" />
+    <p class="quiet surface">
+      {{ SURFACES[piece.surface].means }}: about {{ filmText }} of water on both faces has to boil off before they brown.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.drawing {
+  margin: 16px 0 14px;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
+  gap: 16px 22px;
+  margin-bottom: 18px;
+}
+.also {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 26px;
+  align-items: end;
+  margin-bottom: 14px;
+}
+.check {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  padding-bottom: 6px;
+}
+.outside {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 18px;
+  align-items: end;
+  margin-bottom: 14px;
+}
+.outside > * {
+  width: 112px;
+}
+.outside > p {
+  width: auto;
+  max-width: 300px;
+  font-size: 13.5px;
+  padding-bottom: 2px;
+}
+.surface {
+  margin-top: 6px;
+  font-size: 14px;
+}
+</style>

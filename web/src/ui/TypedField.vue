@@ -1,0 +1,50 @@
+<script setup lang="ts">
+/** A figure as it is typed, stepped with the arrow keys; what is wrong with it stays under it. */
+import { Input as AInput } from 'ant-design-vue'
+import { useId } from 'vue'
+
+defineProps<{ label: string; text: string; unit: string; problem: string | null; hint?: string | undefined }>()
+const emit = defineEmits<{ typed: [written: string]; step: [direction: 1 | -1, event: KeyboardEvent] }>()
+const id = useId()
+</script>
+
+<template>
+  <div class="typed">
+    <label :for="id">{{ label }}</label>
+    <a-input
+      :id="id"
+      :value="text"
+      :status="problem ? 'error' : ''"
+      :suffix="unit"
+      inputmode="decimal"
+      autocomplete="off"
+      :aria-invalid="problem !== null"
+      :aria-describedby="problem || hint ? `${id}-says` : undefined"
+      @update:value="(written: string) => emit('typed', written)"
+      @keydown.up="(e: KeyboardEvent) => emit('step', 1, e)"
+      @keydown.down="(e: KeyboardEvent) => emit('step', -1, e)"
+    />
+    <p v-if="problem" :id="`${id}-says`" class="problem" role="alert">{{ problem }}</p>
+    <p v-else-if="hint" :id="`${id}-says`" class="quiet hint">{{ hint }}</p>
+  </div>
+</template>
+
+<style scoped>
+.typed {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  min-width: 0;
+}
+label {
+  font-size: 13px;
+  color: var(--ink-2);
+}
+.problem {
+  color: #9a211b;
+  font-size: 13.5px;
+}
+.hint {
+  font-size: 13px;
+}
+</style>
