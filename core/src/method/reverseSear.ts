@@ -1,6 +1,7 @@
 /**
- * A gentle oven first, a hard sear last: the evenest section an oven gives. The free
- * quantity is the time in the oven; the sear's own warmth is counted in.
+ * A gentle oven first, a hard sear last: dry from the oven it browns at once, and being
+ * late there is forgiven. The free quantity is the time in the oven; the sear's own
+ * warmth is counted in.
  */
 import { ovenAir, type Oven } from '#core/kit/oven'
 import type { Method, Resting } from './method'

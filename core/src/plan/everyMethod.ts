@@ -188,7 +188,7 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 export const WHEN: Record<MethodKind, string> = {
   'pan sear': 'For steaks up to about 4 cm: quickest, the most crust, one pan.',
   'sear then oven': 'For thick steaks when the oven is free and somebody is waiting.',
-  'oven then sear': 'For the evenest thick steak without a bath; slow, and it waits for you.',
+  'oven then sear': 'Slow, and it waits for you: dry from the oven it browns at once. Keep the sear short.',
   roast: 'For joints: little work, a long rest, gravy in the tin.',
   grill: 'For thin and middling pieces over a lively fire.',
   'two-zone grill': 'For thick pieces outdoors: colour over the coals, the middle under the lid.',
