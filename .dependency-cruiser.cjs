@@ -29,6 +29,10 @@ module.exports = {
     exclude: { path: '\\.(css|svg)$' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.json' },
-    enhancedResolveOptions: { extensions: ['.ts', '.vue', '.mjs', '.js', '.json'], exportsFields: ['exports'], conditionNames: ['import', 'node', 'default', 'types'] }
+    enhancedResolveOptions: {
+      extensions: ['.ts', '.vue', '.mjs', '.js', '.json'],
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'node', 'default', 'types']
+    }
   }
 }
