@@ -6,6 +6,15 @@ const FIGURE = 34
 /** More lines than this, two of the timetable for one of the sheet, and all is set smaller so that one page holds it. */
 const ROOMY = 8
 
+/** A thin rule between two lines, none round them. */
+const RULED = {
+  hLineWidth: (i: number, node: { table: { body: unknown[] } }): number => (i === 0 || i === node.table.body.length ? 0 : 0.75),
+  vLineWidth: (): number => 0,
+  hLineColor: (): string => '#9aa3a0',
+  paddingLeft: (): number => 0,
+  paddingRight: (): number => 0
+}
+
 export function sheetPage({ title, subtitle, lines, schedule, cautions, paper }: PrintedSheet): Promise<Buffer> {
   const shrink = Math.min(1, ROOMY / (lines.length + schedule.length / 2))
   const size = FIGURE * shrink
@@ -29,7 +38,7 @@ export function sheetPage({ title, subtitle, lines, schedule, cautions, paper }:
             }
           ])
         },
-        layout: 'lightHorizontalLines'
+        layout: RULED
       },
       ...(schedule.length === 0
         ? []

@@ -60,14 +60,17 @@ function fromNow(): void {
 }
 const out = ref('')
 const settings = () => settingsFor(draft.request, props.kind, methods.turned[props.kind] ?? {})
-/** The heats and times that are set, in a line. */
+/** Said by the sheet's own lines, or not at all. */
+const UNSAID: readonly string[] = ['restS', 'byClockS', 'topUpEveryS', 'topUpL', 'searSpells', 'directSpells']
+/** The heats, times and parts that are set, in a line. */
 function inWords(): string {
   const values = dialValues(props.kind, settings())
   return dialsOf(props.kind)
     .flatMap(d => {
       const value = values[d.key]
-      if (d.kind !== 'quantity' || typeof value !== 'number' || value === 0 || ['restS', 'byClockS', 'topUpEveryS'].includes(d.key))
-        return []
+      if (typeof value !== 'number' || value === 0 || UNSAID.includes(d.key)) return []
+      if (d.kind === 'count') return [`${d.label.toLowerCase()} ${value} ${value === 1 ? d.unit.replace(/s$/, '') : d.unit}`]
+      if (d.kind !== 'quantity') return []
       const text =
         d.dimension === 'temperature'
           ? shownText(showTemperature(value, units.system))
@@ -152,7 +155,7 @@ async function open(event: Event): Promise<void> {
       </div>
     </div>
     <label class="open no-print">Open a plan file <input type="file" accept="application/json,.json" @change="open" /></label>
-    <p class="quiet said" role="status">{{ out }}</p>
+    <p class="quiet said no-print" role="status">{{ out }}</p>
   </div>
 </template>
 

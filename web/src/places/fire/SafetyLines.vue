@@ -8,19 +8,23 @@ import { useGuests } from '../../stores/guests'
 const props = defineProps<{ plan: Plan }>()
 const guests = useGuests()
 const reached = computed(() => props.plan.lethal.find(l => l.reference === guests.reference))
+const name = computed(() => REFERENCES.find(r => r.id === guests.reference)?.name ?? '')
 const said = (share: number): string =>
   share >= 1 ? 'reached' : share >= 0.005 ? `${Math.round(100 * share)} % of it` : 'nothing to speak of'
 </script>
 
 <template>
   <div class="safety">
-    <label>
+    <label class="no-print">
       By
       <select v-model="guests.reference">
         <option v-for="r in REFERENCES" :key="r.id" :value="r.id">{{ r.name }}</option>
       </select>
     </label>
-    <p v-if="reached">At the core {{ said(reached.core) }}, outside {{ said(reached.surface) }}, over the whole plan and its rest.</p>
+    <p v-if="reached">
+      <span class="only-print">By {{ name }}: </span>At the core {{ said(reached.core) }}, outside {{ said(reached.surface) }}, over the
+      whole plan and its rest.
+    </p>
   </div>
 </template>
 
