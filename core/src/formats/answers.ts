@@ -11,9 +11,9 @@ import { METHODS, type MethodKind, type SettingsOf } from '#core/method/methods'
 import type { Method } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
 import { USUAL_KIT, usualSettings } from '#core/method/usual'
-import { pastryMisses } from '#core/method/wrapped'
 import { believe, drawMembers, type Reading, type Trial } from '#core/plan/belief'
 import { remarks } from '#core/plan/callSheet'
+import { planDoubts } from '#core/plan/doubts'
 import { compareMethods, mayBeLate, misjudged, type Misjudged } from '#core/plan/compare'
 import { bareOf } from '#core/plan/everyMethod'
 import { planPanSear, type PanPlan } from '#core/plan/panPlan'
@@ -83,11 +83,10 @@ function answerOther<K extends MethodKind>(kind: K, asked: PlanCase): object {
   const method = METHODS[kind] as Method<SettingsOf[K]>
   const setup: Setup<SettingsOf[K]> = { ...bareOf(asked), settings: settingsFrom(kind, asked.method, asked.target.celsius, asked.kit) }
   const plan = planMethod(method, setup, asked.target.celsius, asked.method.byClock ?? null)
-  const pastry = kind === 'in pastry' ? pastryMisses(plan.free) : null
   return {
     ...common(asked, plan, misjudged(method, setup, plan.free)),
     ...beliefOf(asked, trialOf(method, setup, plan)),
-    remarks: [...(pastry === null ? [] : [pastry]), ...doubtsOf(asked.piece)]
+    remarks: [...planDoubts(plan, 'metric'), ...doubtsOf(asked.piece)]
   }
 }
 

@@ -41,7 +41,7 @@ const AFTER = 0.06
 const start = computed(() => -(props.preheatS ?? 0))
 const end = computed(() => Math.max(props.plan.carve.time, Math.min(props.plan.peak.time, last(props.plan.history.time))) * (1 + AFTER))
 const x = computed(() => scale(start.value, end.value, LEFT, Math.max(width.value - RIGHT, LEFT + 50)))
-const topC = computed(() => Math.ceil((Math.max(props.plan.peak.core, props.plan.target, ...(props.spread?.high ?? [])) + 6) / 10) * 10)
+const topC = computed(() => Math.ceil((Math.max(props.plan.peak.core, props.plan.target, ...(props.spread?.high ?? [])) + 9) / 10) * 10)
 const core = computed(() => scale(0, topC.value, CORE.bottom, CORE.top))
 const heat = computed(() => scale(0, heatTop(), HEAT.bottom, HEAT.top))
 

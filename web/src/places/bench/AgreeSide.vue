@@ -55,7 +55,8 @@ const called = computed(() => mass(weightFromSize(piece.value, draft.cut)))
 <template>
   <aside class="slate" aria-label="What the measures say">
     <h2>Do they agree?</h2>
-    <template v-if="draft.contradiction">
+    <p v-if="draft.firstProblem" class="verdict wrong" role="status">{{ draft.firstProblem[0] }}: {{ draft.firstProblem[1] }}</p>
+    <template v-else-if="draft.contradiction">
       <p class="verdict wrong" role="alert">
         These sizes call for <strong>{{ mass(draft.contradiction.expectedG) }}</strong>, the scale says
         <strong>{{ mass(piece.weightG) }}</strong>.
@@ -101,7 +102,6 @@ const called = computed(() => mass(weightFromSize(piece.value, draft.cut)))
       For that guest: {{ shownText(showTemperature(PUBLIC_HEALTH.celsius, units.system)) }} inside and 3 min of rest. Local codes come
       first.
     </p>
-    <p v-if="draft.firstProblem" class="wrong" role="status">{{ draft.firstProblem[0] }}: {{ draft.firstProblem[1] }}</p>
     <a-button class="go" block :disabled="draft.firstProblem !== undefined" @click="router.push('/fire')">To the fire</a-button>
   </aside>
 </template>

@@ -6,11 +6,11 @@ import { scaleOf } from '#core/doneness/scale'
 import { dialsOf, dialValues, type DialKey, type DialValues } from '#core/method/dials'
 import { METHOD_KINDS, METHODS, type MethodKind } from '#core/method/methods'
 import type { InPot } from '#core/method/pot'
-import { pastryMisses } from '#core/method/wrapped'
 import { methodSheet, settingsFor, WHEN } from '#core/plan/everyMethod'
 import type { Misjudged } from '#core/plan/compare'
+import { planDoubts } from '#core/plan/doubts'
 import type { Spread } from '#core/plan/spread'
-import { showDurationRange, showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import { showDurationRange, showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
 import { useMethods } from '../../stores/methods'
@@ -120,25 +120,7 @@ const title = computed(
   () =>
     `${piece.value.count > 1 ? `${piece.value.count} × ` : ''}${draft.cut.name}, ${shownText(showLength(piece.value.thicknessMm, units.system))}: ${kind.value}`
 )
-const said = computed(() => {
-  const plan = now.value?.plan
-  if (!plan) return []
-  const pastry = kind.value === 'in pastry' ? pastryMisses(plan.free) : null
-  const off = plan.peak.core - plan.target
-  return [
-    ...(pastry ? [pastry] : []),
-    ...(kind.value === 'in pastry'
-      ? [
-          `In pastry the climb is less sure than elsewhere: ${shownText(showTemperatureRise(plan.peak.core - plan.pull.core, units.system))} here, where cooks report 3 to 10. Leave the probe in, and cut it when it is right.`
-        ]
-      : []),
-    ...(Math.abs(off) > 1
-      ? [
-          `So it peaks at ${shownText(showTemperature(plan.peak.core, units.system))}, ${shownText(showTemperatureRise(Math.abs(off), units.system))} ${off > 0 ? 'above' : 'below'} what is wanted.`
-        ]
-      : [])
-  ]
-})
+const said = computed(() => (now.value ? planDoubts(now.value.plan, units.system) : []))
 
 const metalC = computed(() =>
   'panC' in settings.value && (values.value.searS ?? 1) > 0 && kind.value !== 'in pastry' ? settings.value.panC : 0
