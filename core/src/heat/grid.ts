@@ -56,7 +56,7 @@ export const COARSE_ROUND_RESOLUTION: Resolution = { skin: 0.4e-3, crustCell: 0.
 export const RIM_RESOLUTION: Resolution = { skin: 1e-3, crustCell: 1e-3, crust: 0, growth: 1.6, coarsest: 0.22 }
 export const COARSE_RIM_RESOLUTION: Resolution = { skin: 2.5e-3, crustCell: 2.5e-3, crust: 0, growth: 1.6, coarsest: 0.35 }
 
-/** Along a log, whose ends are far from its middle. */
+/** Along a log, from its ends: tested down to logs hardly longer than they are wide. */
 export const END_RESOLUTION: Resolution = { skin: 0.3e-3, crustCell: 0.35e-3, crust: 1e-3, growth: 1.35, coarsest: 0.16 }
 
 /** Something other than meat lying on the outside: a fat cap, a bone, a crust of pastry. */

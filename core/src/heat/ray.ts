@@ -62,7 +62,7 @@ export class Ray implements RayState {
   // Scratch, one entry a cell (an edge for the conductances), reused by every step.
   private readonly middle: Float64Array
   private readonly share: Float64Array
-  /** Warmth that moving water brings each cell, J/K times K. */
+  /** Heat that moving water brings each cell, J; scratch. */
   private readonly carried: Float64Array
   private readonly crossed: readonly [Flow, Flow] = [new Flow(), new Flow()]
   private readonly beneath: readonly [CrustVapour, CrustVapour]

@@ -91,6 +91,49 @@ const filmText = computed(() => {
   const grams = SURFACES[piece.value.surface].filmKgM2 * 2 * area.value * 1000
   return units.system === 'metric' ? `${grams.toFixed(1)} g` : `${(grams / 28.35).toFixed(2)} oz`
 })
+
+type SizeKey = 'thicknessMm' | 'thinEndMm' | 'weightG' | 'lengthMm' | 'widthMm' | 'startC'
+interface Size {
+  readonly key: SizeKey
+  readonly label: string
+  readonly dimension: 'length' | 'mass' | 'temperature'
+  readonly range: readonly [number, number]
+  readonly value: number
+  readonly hint: string
+}
+const sizes = computed((): Size[] => {
+  const { thicknessMm, thinEndMm, weightG, lengthMm, widthMm, startC } = piece.value
+  const { shape } = draft.cut
+  const size = (key: Exclude<SizeKey, 'thinEndMm'>, label: string, dimension: Size['dimension'], value: number, hint: string): Size => ({
+    key,
+    label,
+    dimension,
+    range: PIECE_LIMITS[key],
+    value,
+    hint
+  })
+  const wedged = thinEndMm !== undefined
+  const thin: Size[] = wedged
+    ? [
+        {
+          key: 'thinEndMm',
+          label: 'Thin end',
+          dimension: 'length',
+          range: [PIECE_LIMITS.thicknessMm[0], thicknessMm],
+          value: thinEndMm,
+          hint: thinEndText.value ? `comes out ${thinEndText.value}` : 'working out how it comes out…'
+        }
+      ]
+    : []
+  return [
+    size('thicknessMm', wedged ? 'Thick end' : 'Thickness', 'length', thicknessMm, usual(shape.thicknessMm, length)),
+    ...thin,
+    size('weightG', 'Weight of one', 'mass', weightG, usual(shape.weightG, mass)),
+    size('lengthMm', draft.round ? 'Diameter' : 'Length', 'length', lengthMm, usual(shape.lengthMm, length)),
+    ...(draft.round ? [] : [size('widthMm', 'Width', 'length', widthMm, usual(shape.widthMm, length))]),
+    size('startC', 'Temperature inside', 'temperature', startC, fridge.value)
+  ]
+})
 </script>
 
 <template>
@@ -108,60 +151,15 @@ const filmText = computed(() => {
 
     <div class="fields">
       <quantity-field
-        :label="piece.thinEndMm === undefined ? 'Thickness' : 'Thick end'"
-        dimension="length"
-        :range="PIECE_LIMITS.thicknessMm"
-        :model-value="piece.thicknessMm"
-        :hint="usual(draft.cut.shape.thicknessMm, length)"
-        @update:model-value="v => draft.measure({ thicknessMm: v })"
-        @problem="m => draft.complain('Thickness', m)"
-      />
-      <quantity-field
-        v-if="piece.thinEndMm !== undefined"
-        label="Thin end"
-        dimension="length"
-        :range="[PIECE_LIMITS.thicknessMm[0], piece.thicknessMm]"
-        :model-value="piece.thinEndMm"
-        :hint="thinEndText ? `comes out ${thinEndText}` : 'working out how it comes out…'"
-        @update:model-value="v => draft.measure({ thinEndMm: v })"
-        @problem="m => draft.complain('Thin end', m)"
-      />
-      <quantity-field
-        label="Weight of one"
-        dimension="mass"
-        :range="PIECE_LIMITS.weightG"
-        :model-value="piece.weightG"
-        :hint="usual(draft.cut.shape.weightG, mass)"
-        @update:model-value="v => draft.measure({ weightG: v })"
-        @problem="m => draft.complain('Weight', m)"
-      />
-      <quantity-field
-        :label="draft.round ? 'Diameter' : 'Length'"
-        dimension="length"
-        :range="PIECE_LIMITS.lengthMm"
-        :model-value="piece.lengthMm"
-        :hint="usual(draft.cut.shape.lengthMm, length)"
-        @update:model-value="v => draft.measure({ lengthMm: v })"
-        @problem="m => draft.complain(draft.round ? 'Diameter' : 'Length', m)"
-      />
-      <quantity-field
-        v-if="!draft.round"
-        label="Width"
-        dimension="length"
-        :range="PIECE_LIMITS.widthMm"
-        :model-value="piece.widthMm"
-        :hint="usual(draft.cut.shape.widthMm, length)"
-        @update:model-value="v => draft.measure({ widthMm: v })"
-        @problem="m => draft.complain('Width', m)"
-      />
-      <quantity-field
-        label="Temperature inside"
-        dimension="temperature"
-        :range="PIECE_LIMITS.startC"
-        :model-value="piece.startC"
-        :hint="fridge"
-        @update:model-value="v => draft.measure({ startC: v })"
-        @problem="m => draft.complain('Temperature inside', m)"
+        v-for="f in sizes"
+        :key="f.key"
+        :label="f.label"
+        :dimension="f.dimension"
+        :range="f.range"
+        :model-value="f.value"
+        :hint="f.hint"
+        @update:model-value="v => draft.measure({ [f.key]: v })"
+        @problem="m => draft.complain(f.key === 'thicknessMm' ? 'Thickness' : f.label, m)"
       />
       <choice-row
         class="count"
