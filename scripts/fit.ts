@@ -1,7 +1,7 @@
 /**
  * The one calibration of the shared constants, over the fitting half of the cases: a
- * search along one constant after another, inside the range each has in the table, with
- * a mild pull toward the middle of that range so that what the cases do not tell stays
+ * pattern search along one constant after another (R. Hooke and T. A. Jeeves, J. ACM 8, 1961),
+ * inside the range each has in the table, with a mild pull toward the middle of that range so that what the cases do not tell stays
  * where the literature has it. Run by hand: `npx tsx scripts/fit.ts [rounds] [first step, as a share of each range]`.
  */
 import { CASES } from '#core/evidence/cases'
@@ -57,25 +57,49 @@ function cost(constants: Constants): number {
   return sum
 }
 
-const rounds = Number(process.argv[2] ?? 4)
+const rounds = Number(process.argv[2] ?? 6)
 let best: Constants = CONSTANTS
 let least = cost(best)
 console.log('start', least.toFixed(2))
 let step = Number(process.argv[3] ?? 0.25)
-for (let round = 0; round < rounds; round++) {
+
+const inRange = (name: (typeof FREE)[number], value: number): number => {
+  const [low, high] = CONSTANT_TABLE[name].range
+  return Math.min(high, Math.max(low, value))
+}
+
+/** Keeps a trial that costs less. */
+function take(tried: Constants, what: string): boolean {
+  const now = cost(tried)
+  if (now >= least - 1e-3) return false
+  best = tried
+  least = now
+  console.log(`${what}: ${least.toFixed(2)}`)
+  return true
+}
+
+/** One constant after another, up or down by the step. */
+function explore(round: number): void {
   for (const name of FREE) {
     const [low, high] = CONSTANT_TABLE[name].range
     for (const way of [1, -1]) {
-      const value = Math.min(high, Math.max(low, best[name] + way * step * (high - low)))
+      const value = inRange(name, best[name] + way * step * (high - low))
       if (value === best[name]) continue
-      const tried = { ...best, [name]: value }
-      const now = cost(tried)
-      if (now >= least - 1e-3) continue
-      best = tried
-      least = now
-      console.log(`round ${round + 1}: ${name} = ${Number(value.toPrecision(4))}, ${least.toFixed(2)}`)
-      break
+      if (take({ ...best, [name]: value }, `round ${round}: ${name} = ${Number(value.toPrecision(4))}`)) break
     }
+  }
+}
+
+for (let round = 1; round <= rounds; round++) {
+  const before = best
+  explore(round)
+  // What a round found together is tried once more, all at a time: along a valley no single constant gets on.
+  let from = before
+  while (best !== from) {
+    const here = best
+    const further = Object.fromEntries(FREE.map(name => [name, inRange(name, 2 * here[name] - from[name])]))
+    if (!take({ ...here, ...further }, `round ${round}: further`)) break
+    from = here
   }
   step /= 1.6
 }

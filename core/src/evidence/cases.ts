@@ -5,18 +5,18 @@
  */
 import { cook, log, reaches, steak } from './bench'
 import { between, type Case } from './case'
+import { ROASTS } from './roasts'
 import {
   baldwin,
   beltGrill,
   bigRib,
   capPortions,
-  CHARTS,
   grilled,
   minutes,
   PRACTICE,
+  pullFor,
   ribSteak,
   riseFrom,
-  roasted,
   skillet,
   TENDERLOIN,
   tenderloin,
@@ -50,109 +50,7 @@ export const CASES: readonly Case[] = [
   baldwin('held out', 40, 0.55 * 150, 'cylinder'),
   baldwin('held out', 50, 0.55 * 210, 'cylinder'),
 
-  roasted('eye-round', 'eye of round, 0.9–1.4 kg, 163 °C, 90–105 min', CHARTS, 'fitted', 163, [80, 95], [900, 1400], [90, 105], [55, 59]),
-  roasted(
-    'ribeye-roast',
-    'boneless ribeye roast, 1.8–2.7 kg, 177 °C, 105–120 min',
-    CHARTS,
-    'held out',
-    177,
-    [105, 122],
-    [1800, 2700],
-    [105, 120],
-    [55, 59],
-    'ribeye'
-  ),
-  roasted(
-    'ribeye-large',
-    'boneless ribeye roast, 2.7–3.6 kg, 177 °C, 120–135 min',
-    CHARTS,
-    'fitted',
-    177,
-    [115, 130],
-    [2700, 3600],
-    [120, 135],
-    [55, 59],
-    'ribeye'
-  ),
-  roasted(
-    'tenderloin-half',
-    'centre-cut tenderloin, 0.9–1.4 kg, 218 °C, 35–40 min',
-    CHARTS,
-    'fitted',
-    218,
-    [60, 70],
-    [900, 1400],
-    [35, 40],
-    [55, 59],
-    'fillet'
-  ),
-  roasted(
-    'tenderloin-whole',
-    'whole tenderloin, 1.8–2.7 kg, 218 °C, 45–60 min, to 63 °C',
-    USDA,
-    'held out',
-    218,
-    [70, 85],
-    [1800, 2700],
-    [45, 60],
-    [57, 65],
-    'fillet'
-  ),
-  roasted(
-    'round-usda',
-    'round or rump roast, 1.1–1.8 kg, 163 °C, 30–35 min a pound, to 63 °C',
-    USDA,
-    'held out',
-    163,
-    [95, 115],
-    [1150, 1800],
-    [75, 140],
-    [60, 65],
-    'rump'
-  ),
-  roasted(
-    'rib-usda',
-    'boneless rolled rib roast, 1.8–2.7 kg, 163 °C, 28–33 min a pound, to 63 °C',
-    USDA,
-    'fitted',
-    163,
-    [115, 135],
-    [1800, 2700],
-    [112, 198],
-    [60, 65],
-    'ribeye'
-  ),
-  {
-    id: 'tri-tip',
-    what: 'tri-tip, 0.7–0.9 kg, 218 °C, 30–40 min',
-    source: CHARTS,
-    use: 'held out',
-    unit: '°C',
-    seen: [55, 59],
-    middleIs: '45 mm disc, 35 min',
-    figure: (ease, c) => {
-      const piece = steak(between(50, 40, ease), { cutId: 'tri-tip', weightG: 800 })
-      const cooked = cook('roast', piece, { searS: 0, ovenC: 218, cover: 'bare' }, minutes(between(30, 40, ease)), c)
-      return cooked.coreAt(cooked.off)
-    }
-  },
-  {
-    id: 'roast-rise',
-    what: 'the charts’ standing: out at 57 °C, about 63 °C after 15–20 min (ribeye roast)',
-    source: CHARTS,
-    use: 'held out',
-    unit: 'K',
-    seen: [4, 8],
-    middleIs: '113 mm',
-    figure: (ease, c) => {
-      const piece = log(between(122, 105, ease), 2250, { cutId: 'ribeye' })
-      const settings = { searS: 0, ovenC: 177, cover: 'loose foil' } as const
-      const long = cook('roast', piece, settings, minutes(240), c)
-      const cooked = cook('roast', piece, settings, reaches(long, 57), c)
-      return cooked.coreAt(cooked.off + minutes(17.5)) - cooked.coreAt(cooked.off)
-    }
-  },
+  ...ROASTS,
 
   skillet('fitted', 25, [12, 15]),
   skillet('held out', 19, [8, 11]),
@@ -279,6 +177,16 @@ export const CASES: readonly Case[] = [
         s => cook('roast', piece, TENDERLOIN, s - TENDERLOIN.searS, c)
       )
     }
+  },
+  {
+    id: 'tenderloin-gap',
+    what: 'the whole centre comes out near 48 °C where the piece of 550 g comes out near 52, for the same result: how much sooner',
+    source: PRACTICE,
+    use: 'fitted',
+    unit: 'K',
+    seen: [2, 5],
+    middleIs: '61 and 75 mm, to 56 °C',
+    figure: (ease, c) => pullFor(56, log(61, 550), TENDERLOIN, c) - pullFor(56, log(between(70, 80, ease), 1600), TENDERLOIN, c)
   },
   {
     id: 'pastry-rise',

@@ -1,8 +1,11 @@
 /** The engine against what was seen, with one set of constants. The table is in docs/physics.md. */
+import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
+import { answerSimulate } from '#core/formats/simulate'
 import { CONSTANT_TABLE, CONSTANTS } from '#core/heat/constants'
 import { CASES } from './cases'
 import { judge } from './case'
+import { beltGrill } from './setups'
 
 const judged = CASES.map(c => ({ ...c, ...judge(c, CONSTANTS) }))
 const share = (of: typeof judged): number => of.filter(c => c.inside).length / of.length
@@ -26,6 +29,12 @@ describe('published and trade cases', () => {
 
   it('carryover is within 2 °C of what is seen', () => {
     for (const c of judged.filter(j => j.unit === 'K')) expect(Math.abs(c.error), c.id).toBeLessThan(2)
+  })
+
+  it('the belt grill comes through the door as it does on the bench', () => {
+    const file: unknown = JSON.parse(readFileSync(new URL('../../../docs/examples/belt-grill.json', import.meta.url), 'utf8'))
+    const peak = answerSimulate(file).coldestPoint.peakC
+    expect(Math.abs(peak - beltGrill(CONSTANTS).peak.core)).toBeLessThan(1.5)
   })
 
   it('each has a source, and no two are one', () => {

@@ -7,7 +7,8 @@ import { meatMaterial } from '#core/heat/properties'
 import { KITCHEN, openAir } from '#core/kit/air'
 import { CUTS } from '#core/meat/cuts'
 import type { Piece } from '#core/meat/piece'
-import { carryover, cook, log, steak } from './bench'
+import type { SettingsOf } from '#core/method/methods'
+import { carryover, cook, log, reaches, steak } from './bench'
 import { between, type Case } from './case'
 
 export const PRACTICE = 'common practice, no source'
@@ -150,6 +151,16 @@ export const tenderloin = (ease: number, c: Constants, ovenMin: number, grams = 
 /** The same cook carried on until the core reads what it was taken out at: its rise from there. */
 export function riseFrom(pull: number, timeOf: (core: number) => number, cookFor: (ovenS: number) => ReturnType<typeof cook>): number {
   return carryover(cookFor(timeOf(pull)))
+}
+
+/** What the core of a log reads when it is taken out so as to peak at a temperature: between a pull at 46 °C and one at 52, straight. */
+export function pullFor(peak: number, piece: Piece, settings: Partial<SettingsOf['roast']>, c: Constants): number {
+  const long = cook('roast', piece, settings, minutes(120), c)
+  const [early, late] = [46, 52].map(pull => {
+    const cooked = cook('roast', piece, settings, reaches(long, pull) - (settings.searS ?? 0), c)
+    return { pull, peak: cooked.run.peak.core }
+  })
+  return early.pull + ((peak - early.peak) * (late.pull - early.pull)) / (late.peak - early.peak)
 }
 
 /** Top-sirloin cap portions: seared, the fat edge too, then so many minutes in a 200 °C oven. */

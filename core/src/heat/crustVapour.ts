@@ -6,13 +6,15 @@
 import type { Face } from './faces'
 import type { Axis } from './grid'
 import type { Substances } from './substances'
-import { latentHeat, SATURATED, SATURATED_SLOPE, waterActivity } from './vapour'
+import { latentHeat, LEWIS, SATURATED, SATURATED_SLOPE, vapourDensity, vapourPressure, waterActivity } from './vapour'
 
 /** Share of the raw water below which a cell counts as crust. */
-const DRY_SHARE = 0.12
+const DRY_SHARE = 0.05
 /** The most that can leave a cell within one step, as a share of its water; the rest comes from the next inward. */
 const MOST_IN_A_STEP = 0.9
 const MOST_CELLS = 12
+/** K */
+const NEAR_BOILING = 10
 
 /**
  * One end of a ray. Over a step what leaves is straight in the first wet cell's
@@ -52,24 +54,41 @@ export class CrustVapour {
     this.cell = -1
     const air = face.kind === 'air' ? face : face.kind === 'partly' ? face.open : null
     if (air === null || axis.area[side === 0 ? 0 : n] === 0 || share[outermost] > DRY_SHARE) return
-    let resistance = 1007 / air.convection
+    // m/s the other way up, until the front's temperature turns it into Pa·m²·s/kg.
+    let crust = 0
     let cell = outermost
-    while (cell >= 0 && cell < n && share[cell] <= DRY_SHARE) {
-      resistance += (axis.edge[cell + 1] - axis.edge[cell]) / substances.vapourDiffusivity(substances.row(material[cell]))
-      cell += inward
-    }
+    for (; cell >= 0 && cell < n && share[cell] <= DRY_SHARE; cell += inward) crust += this.slowness(cell, material)
     if (cell < 0 || cell >= n || temperature[cell] >= this.boiling || substances.rawWater(substances.row(material[cell])) === 0) return
-    const T = temperature[cell]
+    // The front stands inside the cell: so far its crust goes, and so far it is like the next cell inward.
+    const next = Math.min(n - 1, Math.max(0, cell + inward))
+    const gone = share[next] > share[cell] ? (share[next] - share[cell]) / (share[next] - DRY_SHARE) : 0
+    const T = temperature[cell] + gone * (temperature[next] - temperature[cell])
+    const activity = waterActivity(share[cell] + gone * (share[next] - share[cell]))
+    const resistance = (crust + gone * this.slowness(cell, material)) / vapourDensity(1, T) + 1 / (LEWIS * air.convection)
     const open = face.kind === 'partly' ? 1 - face.share : 1
-    const activity = waterActivity(share[cell])
-    const rate = (open * (SATURATED.at(T) * activity - air.vapour)) / resistance
+    const outside = Math.max(vapourPressure(air.vapour, air.air), this.overDamp(outermost, share, temperature))
+    const rate = (open * (SATURATED.at(T) * activity - outside)) / resistance
     if (rate <= 0) return
     this.cell = cell
     this.area = axis.area[side === 0 ? cell : cell + 1]
     this.gather(dt, rate, material, temperature, water)
-    this.slope = this.count === 1 && this.shares[0] === 1 ? (open * SATURATED_SLOPE.at(T) * activity) / resistance : 0
+    const alone = this.count === 1 && this.shares[0] === 1
+    this.slope = alone ? ((1 - gone) * open * SATURATED_SLOPE.at(T) * activity) / resistance : 0
     this.latent = latentHeat(T)
-    this.from = T
+    this.from = temperature[cell]
+  }
+
+  /** Of a whole cell of crust, s/m. */
+  private slowness(cell: number, material: Uint8Array): number {
+    const { axis, substances } = this
+    return (axis.edge[cell + 1] - axis.edge[cell]) / substances.vapourDiffusivity(substances.row(material[cell]))
+  }
+
+  /** Pa over an outermost cell that still gives vapour itself (near boiling it gives none): what comes through from within must get past that. */
+  private overDamp(outermost: number, share: Float64Array, temperature: Float64Array): number {
+    const T = temperature[outermost]
+    const giving = Math.min(1, (this.boiling - T) / NEAR_BOILING)
+    return giving > 0 ? giving * waterActivity(share[outermost]) * SATURATED.at(T) : 0
   }
 
   /** From the first cell what it can give, from those further in what is left. */

@@ -2,7 +2,7 @@
  * What a face of the piece is turned to, as plain records, and the heat that
  * passes there. Positive heat flows into the piece. W/m², temperatures in °C.
  */
-import { SATURATED, SATURATED_SLOPE } from './vapour'
+import { LEWIS, SATURATED, SATURATED_SLOPE, vapourPressure } from './vapour'
 
 /** Hot metal that is a lump of heat; water caught under the meat boils away there. */
 export interface MetalFace {
@@ -31,7 +31,7 @@ export interface AirFace {
   readonly convection: number
   /** Effective: of the meat and of what it sees. */
   readonly emissivity: number
-  /** Water vapour already in that air, kg/m³. */
+  /** Water vapour already in that air, kg/m³ at its own temperature. */
   readonly vapour: number
 }
 
@@ -100,14 +100,9 @@ export class AirExchange {
     const radiation = face.emissivity * STEFAN_BOLTZMANN
     this.heat = face.convection * (face.air - surface) + radiation * (w * w * w * w - s * s * s * s)
     this.heatSlope = -face.convection - 4 * radiation * s * s * s
-    const transfer = massTransfer(face.convection)
-    this.returning = transfer * face.vapour
+    const transfer = LEWIS * face.convection
+    this.returning = transfer * vapourPressure(face.vapour, face.air)
     this.wet = transfer * SATURATED.at(surface) - this.returning
     this.wetSlope = transfer * SATURATED_SLOPE.at(surface)
   }
-}
-
-/** m/s. Lewis analogy: h / (ρ·c·Le^⅔) of moist air near 60 °C. */
-function massTransfer(convection: number): number {
-  return convection / 1007
 }

@@ -7,7 +7,7 @@
  * in its own temperature, and is put right with the true figure afterwards, so that
  * nothing is lost between the two.
  */
-import { latentHeat, saturatedVapour } from './vapour'
+import { latentHeat, LEWIS, saturatedPressure } from './vapour'
 
 export interface Lump {
   /** J/K */
@@ -34,10 +34,10 @@ export type LumpChange =
   | { readonly lump: number; readonly kind: 'brought to'; readonly temperature: number }
   | { readonly lump: number; readonly kind: 'poured in'; readonly heatCapacity: number; readonly temperature: number }
 
-/** m/s from open still water: natural convection of about 8 W/(m²·K) by the Lewis analogy. */
-const EVAPORATION = 8 / 1007
-/** kg/m³: a kitchen's air. */
-const ROOM_VAPOUR = 0.01
+/** kg/(m²·s·Pa) from open still water: natural convection of about 8 W/(m²·K). */
+const EVAPORATION = 8 * LEWIS
+/** Pa: a kitchen’s air. */
+const ROOM_VAPOUR = 1350
 
 export class LumpState {
   /** At the end of the last step. */
@@ -79,7 +79,7 @@ export class LumpState {
         feed = Math.min(burner.power, Math.max(0, wanted))
         feedSlope = feed === wanted ? -burner.response : 0
       }
-      const vapour = lump.openWater > 0 ? lump.openWater * EVAPORATION * (saturatedVapour(T) - ROOM_VAPOUR) * latentHeat(T) : 0
+      const vapour = lump.openWater > 0 ? lump.openWater * EVAPORATION * (saturatedPressure(T) - ROOM_VAPOUR) * latentHeat(T) : 0
       this.net = feed - lump.loss * (T - lump.room) - vapour
       const off = rate * (T - temperature) - this.net + this.taken + this.takenSlope * (T - temperature)
       const slope = rate + lump.loss + vapour * 0.04 - feedSlope + this.takenSlope

@@ -72,11 +72,11 @@ export const KEEP_ENDS: Recording = { every: Infinity, fieldEvery: null, untilPa
  */
 export interface StepLengths {
   readonly first: number
-  /** Or 3 % of the time since the faces changed, where that is longer. */
+  /** Or 5 % of the time since the faces changed, where that is longer. */
   readonly longest: number
   readonly kelvin: number
 }
-export const DEFAULT_STEPS: StepLengths = { first: 0.6, longest: 15, kelvin: 3.5 }
+export const DEFAULT_STEPS: StepLengths = { first: 0.6, longest: 15, kelvin: 4.5 }
 export const COARSE_STEPS: StepLengths = { first: 0.8, longest: 30, kelvin: 5 }
 const GROWTH = 3
 
@@ -95,7 +95,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
   )
   const pace = Math.min(1, size / PACE_SIZE) ** PACE_POWER
   const first = steps.first * pace
-  const bend = steps.kelvin * pace * (subject.grid.mirrored || subject.grid.axial.cells === 1 ? ROUND_CARE : 1)
+  const bend = steps.kelvin * pace * (isLog(subject.grid) ? (subject.materials.length > 1 ? COATED_CARE : LOG_CARE) : 1)
   const enough = recording.untilCore ?? Infinity
   for (const [index, stage] of stages.entries()) {
     if (body.heart.core >= enough) break
@@ -142,14 +142,16 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
 const SCRAP = 1e-6
 const NO_BURNERS: readonly (Burner | null)[] = []
 const heightOf = ({ axial }: Grid): number => (axial.cells > 1 ? axial.edge[axial.cells] : Infinity)
-/** A roast cooks for hours, and what a long step leaves out adds up. */
-const ROUND_CARE = 0.4
+const isLog = ({ mirrored, axial }: Grid): boolean => mirrored || axial.cells === 1
+/** A roast cooks for hours, and what a long step leaves out adds up; most of all while a wrap dries. */
+const LOG_CARE = 0.4
+const COATED_CARE = 0.35
 /** m: in thinner pieces everything happens sooner, with the square of the size at the core and its first power at the crust; steps are finer by a power between. */
 const PACE_SIZE = 0.04
 const PACE_POWER = 1.3
 const LEAST_GROWTH = 0.3
 /** Long stages settle down: a step may be this share of the time since the faces changed. */
-const AGEING = 0.03
+const AGEING = 0.05
 
 class Recorder {
   readonly history = {

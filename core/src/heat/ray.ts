@@ -134,7 +134,7 @@ export class Ray implements RayState {
     }
     if (settled) {
       this.note(GAMMA * dt, first.surface, second.surface)
-      settled = !this.overdrawn(0, 0, 0) && !this.overdrawn(1, n - 1, n)
+      settled = !this.overdrawn(dt, 0, 0) && !this.overdrawn(dt, 1, n - 1)
     }
     if (!settled) {
       temperature.set(start)
@@ -148,12 +148,29 @@ export class Ray implements RayState {
     this.moveWater(dt, first, second)
   }
 
-  /** Whether evaporation and boiling together would take more from an outermost cell than it has: they must share a shorter step. */
-  private overdrawn(side: 0 | 1, cell: number, edge: number): boolean {
-    const { axis, water, temperature, material } = this
-    const drawn = (axis.area[edge] * this.crossed[side].cell) / axis.volume[cell]
-    if (drawn <= 0 || temperature[cell] <= this.boiling) return false
-    return drawn > Math.min(water[cell], this.curves[material[cell]].staying(temperature[cell])) + SPARE_WATER
+  /** Whether evaporation and boiling together would take more than an outermost cell has and gets from within: they must share a shorter step. */
+  private overdrawn(dt: number, side: 0 | 1, cell: number): boolean {
+    const { water, temperature, axis, moisture } = this
+    const drawn = this.crossed[side].cell
+    if (drawn <= 0) return false
+    const area = axis.area[side === 0 ? 0 : axis.cells]
+    // What comes through a dry cell brings its warmth along: no more in a step than the cell can take up.
+    if (((area * drawn) / axis.volume[cell] - water[cell]) * at(WATER_HEAT, temperature[cell]) > this.heat.capacity[cell]) return true
+    if (temperature[cell] <= this.boiling) return false
+    const boiled = Math.max(0, water[cell] - this.left(cell))
+    if ((moisture.leftPerDrawn[side] * drawn) / dt + boiled > moisture.left[side] + SPARE_WATER) return true
+    // And a thin piece may have no more to send.
+    let missing = area * drawn - SPARE_WATER * axis.volume[cell]
+    for (let i = cell; missing > 0; i += side === 0 ? 1 : -1) {
+      if (i < 0 || i >= axis.cells) return true
+      missing -= this.left(i) * axis.volume[i]
+    }
+    return false
+  }
+
+  /** Of a cell's water what its temperature lets stay, kg/m³. */
+  private left(cell: number): number {
+    return Math.max(0, Math.min(this.water[cell], this.curves[this.material[cell]].staying(this.temperature[cell])))
   }
 
   private lumpSlope(end: End, cell: OuterCell): number {
@@ -199,7 +216,7 @@ export class Ray implements RayState {
 
   /** What the outermost cell offers its face for the whole step. */
   private offer(side: 0 | 1, face: Face, cell: number, edge: number, dt: number): void {
-    const { axis, materials, material, middle, moisture } = this
+    const { axis, materials, material, moisture } = this
     const { conductance, outer } = this.heat
     const area = axis.area[edge]
     if (area === 0) return
@@ -211,9 +228,7 @@ export class Ray implements RayState {
     if (!own.wet) return
     own.share = Math.max(0, moisture.left[side] / rawWater)
     own.sharePerDrawn = moisture.leftPerDrawn[side] / rawWater
-    // At boiling the cell gives its water up by boiling; it must not be promised twice.
-    const boils = middle[cell] > this.boiling - 2 || this.temperature[cell] > this.boiling - 2
-    own.mostDrawn = boils ? 0 : Math.max(0, Math.min(own.share / own.sharePerDrawn, moisture.within[side] / (area * dt)))
+    own.mostDrawn = Math.max(0, Math.min(own.share / own.sharePerDrawn, moisture.within[side] / (area * dt)))
   }
 
   /** Adds what crosses the ends at the end of a stage, for as long as the stage counts. */

@@ -17,29 +17,39 @@ const MOLAR = 0.018015 / 8.31446
 const HOTTEST_WET = 200
 
 /**
- * Density of saturated vapour, kg/m³. Pressure by A. L. Buck, "New equations for
- * computing vapor pressure", J. Applied Meteorology 20 (1981), with the 1996
- * constants; vapour as an ideal gas, within 2 % of steam tables up to 100 °C (from memory).
+ * Pressure of saturated vapour, Pa. A. L. Buck, "New equations for computing vapor
+ * pressure", J. Applied Meteorology 20 (1981), with the 1996 constants (from memory).
  */
-export function saturatedVapour(celsius: number): number {
-  const pressure = 611.21 * Math.exp((18.678 - celsius / 234.5) * (celsius / (257.14 + celsius)))
-  return (pressure * MOLAR) / (celsius + 273.15)
+export function saturatedPressure(celsius: number): number {
+  return 611.21 * Math.exp((18.678 - celsius / 234.5) * (celsius / (257.14 + celsius)))
 }
+
+/** Pa/K: `saturatedPressure` differentiated. */
+function saturatedPressureSlope(celsius: number): number {
+  const d = 257.14 + celsius
+  return saturatedPressure(celsius) * (-celsius / (234.5 * d) + (18.678 - celsius / 234.5) * (257.14 / (d * d)))
+}
+
+/** Pressure of so much vapour in air, Pa; an ideal gas. */
+export const vapourPressure = (density: number, celsius: number): number => (density * (celsius + 273.15)) / MOLAR
+
+/** Density of vapour of that pressure, kg/m³. */
+export const vapourDensity = (pressure: number, celsius: number): number => (pressure * MOLAR) / (celsius + 273.15)
+
+/** Density of saturated vapour, kg/m³; within 2 % of steam tables up to 100 °C. */
+export const saturatedVapour = (celsius: number): number => vapourDensity(saturatedPressure(celsius), celsius)
+
+/** The pressure and its slope as tables, for the loops; above 200 °C a surface is bone dry and the value is held. */
+export const SATURATED = new Tabulated(celsius => saturatedPressure(Math.min(celsius, HOTTEST_WET)))
+export const SATURATED_SLOPE = new Tabulated(celsius => (celsius < HOTTEST_WET ? saturatedPressureSlope(celsius) : 0))
 
 /**
- * kg/m³ per K. Differentiates `saturatedVapour` in closed form, given its value.
+ * Vapour that a wet face loses, kg/(m²·s·Pa) for each W/(m²·K) of convection. The Lewis analogy,
+ * h / (ρ·c·Le^⅔), by the difference of vapour density in the film of air between: that air's
+ * own density and the vapour's both fall with its absolute temperature, so what is true at 60 °C
+ * (ρ·c·Le^⅔ = 1007 J/(m³·K) in moist air) is true at any.
  */
-function saturatedVapourSlope(celsius: number, density: number): number {
-  const d = 257.14 + celsius
-  const exponentSlope = -celsius / (234.5 * d) + (18.678 - celsius / 234.5) * (257.14 / (d * d))
-  return density * (exponentSlope - 1 / (celsius + 273.15))
-}
-
-/** The same two as tables, for the loops; above 200 °C a surface is bone dry and the value is held. */
-export const SATURATED = new Tabulated(celsius => saturatedVapour(Math.min(celsius, HOTTEST_WET)))
-export const SATURATED_SLOPE = new Tabulated(celsius =>
-  celsius < HOTTEST_WET ? saturatedVapourSlope(celsius, saturatedVapour(celsius)) : 0
-)
+export const LEWIS = MOLAR / (333.15 * 1007)
 
 /** Boiling point by altitude: about 1 °C lower for each 300 m. */
 export const boilingPoint = (altitudeM: number): number => 100 - altitudeM / 300

@@ -7,18 +7,20 @@ import { Moisture } from './moisture'
 import type { Material } from './properties'
 import { Substances } from './substances'
 import { Surface, type OuterCell } from './surface'
-import { latentHeat, saturatedVapour, waterActivity } from './vapour'
+import { latentHeat, LEWIS, saturatedPressure, saturatedVapour, vapourDensity, vapourPressure, waterActivity } from './vapour'
 
 const CELL: OuterCell = { temperature: 20, conductance: 1e-6, wet: true, share: 1, sharePerDrawn: 0, mostDrawn: 1, juice: 0 }
 const humid = (celsius: number, share: number): number => share * saturatedVapour(celsius)
 
 describe('a wet face in air, cut off from the meat beneath, comes to the wet bulb', () => {
-  // Psychrometric charts at sea level (from memory).
+  // Psychrometric charts at sea level (from memory); the two hot ones by Sprung’s equation, p = p_sat(wet bulb) − 67 Pa/K · depression.
   it.each([
     [20, 0.5, 13.8],
     [30, 0.5, 22.0],
     [25, 0.7, 20.9],
-    [15, 0.4, 8.4]
+    [15, 0.4, 8.4],
+    [60, 0.1, 29.3],
+    [80, 0.1, 40.1]
   ])('%d °C at a relative humidity of %d: %d °C', (air, humidity, wetBulb) => {
     const face: AirFace = { kind: 'air', air, walls: air, convection: 25, emissivity: 0, vapour: humid(air, humidity) }
     const surface = new Surface(air, 1, 100)
@@ -112,11 +114,11 @@ describe('vapour through a dry crust', () => {
   const air: AirFace = { kind: 'air', air: 180, walls: 180, convection: 10, emissivity: 0.9, vapour: 0.05 }
   const crust = (): CrustVapour => new CrustVapour(0, axial, new Substances([PLAIN]), 100)
 
-  it('goes by Fick: the difference in vapour over the crust and the air before it', () => {
+  it('goes by Fick: the difference in vapour pressure over the crust and the air before it', () => {
     const found = crust()
     found.look(0.01, air, material, share, temperature, water)
-    const resistance = axial.edge[CRUST] / PLAIN.vapourDiffusivity + 1007 / air.convection
-    const expected = (saturatedVapour(80) * waterActivity(0.9) - air.vapour) / resistance
+    const resistance = axial.edge[CRUST] / PLAIN.vapourDiffusivity / vapourDensity(1, 80) + 1 / (LEWIS * air.convection)
+    const expected = (saturatedPressure(80) * waterActivity(0.9) - vapourPressure(air.vapour, 180)) / resistance
     expect(found.cell).toBe(CRUST)
     expect(found.at(80) / expected).toBeCloseTo(1, 2)
     expect(found.at(85)).toBeGreaterThan(found.at(80))
@@ -132,6 +134,46 @@ describe('vapour through a dry crust', () => {
     expect(found.at(80)).toBeCloseTo(alone.at(80), 9)
     expect(found.share(0) * found.at(80) * 30).toBeLessThanOrEqual(0.01 * axial.volume[CRUST])
     expect(Array.from({ length: found.count }, (_, k) => found.share(k)).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9)
+  })
+
+  it('does not pass an outermost cell that gives as much itself: the air takes no more than a wet face’s worth', () => {
+    const found = crust()
+    const cool = temperature.map((T, i) => (i < CRUST ? 70 : T))
+    found.look(0.01, air, material, share, cool, water)
+    const past = found.at(80)
+    const damp = share.map((s, i) => (i === 0 ? 0.045 : s))
+    found.look(0.01, air, material, damp, cool, water)
+    const from = saturatedPressure(80) * waterActivity(0.9)
+    const expected = (from - saturatedPressure(70) * waterActivity(0.045)) / (from - vapourPressure(air.vapour, 180))
+    expect(found.at(80) / past).toBeCloseTo(expected, 2)
+    found.look(
+      0.01,
+      air,
+      material,
+      damp,
+      temperature.map((_, i) => (i < CRUST ? 88 : 70)),
+      water
+    )
+    expect(found.cell).toBe(-1)
+  })
+
+  it('goes on without a jump as the front passes from one cell to the next', () => {
+    const warm = temperature.map((_, i) => 85 - 2 * i)
+    const rate = (left: number, cell: number): number => {
+      const found = crust()
+      const drying = share.map((s, i) => (i < cell ? 0.02 : i === cell ? left : s))
+      found.look(
+        0.01,
+        air,
+        material,
+        drying,
+        warm,
+        drying.map(s => s * RAW)
+      )
+      return found.at(warm[found.cell])
+    }
+    expect(rate(0.0501, CRUST) / rate(0.9, CRUST + 1)).toBeCloseTo(1, 2)
+    expect(rate(0.4, CRUST)).toBeGreaterThan(rate(0.1, CRUST))
   })
 
   it('does not go against damper air, out of a closed face, or where there is no crust', () => {

@@ -1,10 +1,14 @@
 /** Nothing is lost on the way: energy and water, and no answer that hangs on grid or step. */
 import { describe, expect, it } from 'vitest'
+import { rested, type Resting } from './method'
 import { panStages, panSubject, type Spell } from './panSear'
 import { roast } from './roast'
+import { searThenOven } from './searThenOven'
 import { logSetup, stripSetup } from './setups.fixture'
+import { USUAL_KIT, usualSettings } from './usual'
 import { DEFAULT_RESOLUTION, END_RESOLUTION, mirroredGrid, ROUND_RESOLUTION, slabGrid, type Resolution } from '#core/heat/grid'
 import { DEFAULT_STEPS, KEEP_ENDS, run } from '#core/heat/program'
+import type { Piece } from '#core/meat/piece'
 
 const SPELLS: readonly Spell[] = [
   { state: 'first down', seconds: 300 },
@@ -92,5 +96,39 @@ describe('the core does not hang on the resolution', () => {
     expect(half.body.grid.cells).toBeGreaterThan(2.5 * usual.body.grid.cells)
     expect(Math.abs(half.peak.core - usual.peak.core)).toBeLessThan(0.2)
     expect(Math.abs(half.loss - usual.loss)).toBeLessThan(0.003)
+  })
+})
+
+describe('nothing hangs on the last degree of a dial', () => {
+  const setup = stripSetup({ thicknessMm: 38 })
+  const answers = Array.from({ length: 13 }, (_, i) => {
+    const settings = { ...usualSettings(USUAL_KIT, 54)['sear then oven'], panC: 155 + 5 * i }
+    const of = { ...setup, settings }
+    const { heating, rest } = searThenOven.program(of, 900)
+    return run(searThenOven.subject(of, 'coarse'), [...heating, rest(1200)], KEEP_ENDS).peak.core
+  })
+
+  it('a pan five degrees hotter leaves the core a little further done, never less and never by a jump', () => {
+    answers.slice(1).forEach((core, i) => {
+      expect(core - answers[i]).toBeGreaterThan(-0.02)
+      expect(core - answers[i]).toBeLessThan(0.3)
+    })
+  })
+})
+
+describe('how much rest counts', () => {
+  const seconds = (stage: { readonly end: object }): number => (stage.end as { after: number }).after
+  const last = (piece: Partial<Piece>, resting: Partial<Resting>): number => {
+    const setup = logSetup(60, 3)
+    const of = { ...setup, piece: { ...setup.piece, ...piece }, settings: { ...setup.settings, ...resting } }
+    return seconds(rested(roast.program(of, 3600), of).at(-1)!)
+  }
+
+  it('of a joint half an hour, after which it is carved, or longer where the cook says so; of a steak, and in a fridge, all of it', () => {
+    expect(last({}, {})).toBe(1800)
+    expect(last({}, { rest: { kind: 'clock', seconds: 600 } })).toBe(1800)
+    expect(last({}, { rest: { kind: 'clock', seconds: 3000 } })).toBeGreaterThan(3000)
+    expect(last({ form: 'steak' }, {})).toBeGreaterThan(3600)
+    expect(last({}, { cover: 'fridge' })).toBeGreaterThan(3600)
   })
 })

@@ -51,6 +51,24 @@ export interface Method<S extends Resting> {
   readonly unsuited: (setup: Setup<S>, target: number) => string | null
 }
 
+/** What a program takes up to the rest, s. */
+export const secondsOf = (stages: readonly PlannedStage[]): number =>
+  stages.reduce((sum, s) => sum + ('after' in s.end ? s.end.after : s.end.atMost), 0)
+
+/** A piece may lie in the fridge for as long as it likes. */
+const LONGEST_REST = 90 * 60
+/** A joint kept longer goes cold outside: by then it is carved, whatever its middle would still do; common practice, no source. */
+const LONGEST_JOINT_REST = 30 * 60
+/** Kept running after the carving, so that the curves show where things go. */
+export const AFTERWARDS = 120
+
+/** A program with as much rest as counts toward its peak. */
+export function rested({ heating, rest: resting }: Program, { piece, settings }: Setup<Resting>): PlannedStage[] {
+  const longest = piece.form === 'roast' && settings.cover !== 'fridge' ? LONGEST_JOINT_REST : LONGEST_REST
+  const least = restSeconds(settings.rest, secondsOf(heating), 0)
+  return [...heating, resting(Math.max(longest, least + AFTERWARDS))]
+}
+
 /** How long the school rests a piece that spent `cooking` on the heat and peaks after `toPeak`. */
 export function restSeconds(rest: RestLength, cooking: number, toPeak: number): number {
   switch (rest.kind) {

@@ -12,6 +12,7 @@ import type { Constants } from '#core/heat/constants'
 import { run, type Recording, type Run, type Stage, type Subject } from '#core/heat/program'
 import type { Fineness, Setup } from '#core/method/setup'
 import { percentile, Randomness } from './random'
+import { finish, type Steps } from './steps'
 
 /** A range by its middle and its standard deviation. */
 export interface Gauss {
@@ -76,20 +77,31 @@ const outcomeOf = <S>(trial: Trial<S>, setup: Setup<S>, free: number): Run =>
 const MEMBER_STEPS = { first: 1.8, longest: 40, kelvin: 9 }
 
 /** @param count 200 give percentiles to a few hundredths */
-export function drawMembers<S>(trial: Trial<S>, count: number, seed: number, prior: Unknowns<Gauss> = PRIOR): Member[] {
+export const drawMembers = <S>(trial: Trial<S>, count: number, seed: number, prior: Unknowns<Gauss> = PRIOR): Member[] =>
+  finish(drawing(trial, count, seed, prior))
+
+/** The same, a draw at a time. */
+export function* drawing<S>(trial: Trial<S>, count: number, seed: number, prior: Unknowns<Gauss> = PRIOR): Steps<Member[]> {
   const random = new Randomness(seed)
-  const curve = peakCurve(trial)
-  return Array.from({ length: count }, () => {
-    return memberOf(trial, drawUnknowns(random, prior), curve)
-  })
+  const curve = yield* peakCurve(trial)
+  const members: Member[] = []
+  for (let i = 0; i < count; i++) {
+    members.push(memberOf(trial, drawUnknowns(random, prior), curve))
+    yield
+  }
+  return members
 }
 
 /** Logarithm of the free time, as a share of the plan's, at which the piece as said would peak at a temperature. */
 type PeakCurve = (peak: number) => number
 
-function peakCurve<S>(trial: Trial<S>): PeakCurve {
+function* peakCurve<S>(trial: Trial<S>): Steps<PeakCurve> {
   const logs = TRIED.map(Math.log)
-  const peaks = TRIED.map(share => outcomeOf(trial, trial.setup, share * trial.free).peak.core)
+  const peaks: number[] = []
+  for (const share of TRIED) {
+    peaks.push(outcomeOf(trial, trial.setup, share * trial.free).peak.core)
+    yield
+  }
   const last = TRIED.length - 1
   return peak => {
     const above = peaks.findIndex(p => p > peak)

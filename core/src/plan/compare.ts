@@ -5,10 +5,11 @@
 import { bandEnd, bandOf, type Scale } from '#core/doneness/scale'
 import { COARSE_STEPS, KEEP_ENDS, run } from '#core/heat/program'
 import { METHODS, type MethodKind, type SettingsOf } from '#core/method/methods'
-import type { Method, Resting } from '#core/method/method'
+import { rested, type Method, type Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
 import { InfeasibleError, planMethod, type Plan } from './plan'
 import type { Hint } from './search'
+import { finish, type Steps } from './steps'
 
 /** What the peak would be off by if the piece were 3 mm thicker or thinner and cooked by the clock, K. */
 export interface Misjudged {
@@ -67,7 +68,6 @@ export function planOne<K extends MethodKind>(
 }
 
 const MISJUDGED_MM = 3
-const LONGEST_REST = 60 * 60
 
 export function mayBeLate({ peak, peakRate }: Plan, scale: Scale): number | null {
   const end = bandEnd(scale, bandOf(scale, peak.core))
@@ -75,15 +75,21 @@ export function mayBeLate({ peak, peakRate }: Plan, scale: Scale): number | null
 }
 
 /** @param free the method's free time as planned, s */
-export function misjudged<S extends Resting>(method: Method<S>, setup: Setup<S>, free: number): Misjudged {
+export const misjudged = <S extends Resting>(method: Method<S>, setup: Setup<S>, free: number): Misjudged =>
+  finish(misjudging(method, setup, free))
+
+/** The same, a run at a time. */
+export function* misjudging<S extends Resting>(method: Method<S>, setup: Setup<S>, free: number): Steps<Misjudged> {
   const peakAt = (mm: number): number => {
     const varied = { ...setup, piece: thicker(setup.piece, mm) }
-    const program = method.program(varied, free)
-    const stages = [...program.heating, program.rest(LONGEST_REST)]
+    const stages = rested(method.program(varied, free), varied)
     return run(method.subject(varied, 'coarse'), stages, { ...KEEP_ENDS, untilPastPeakBy: 0.5 }, COARSE_STEPS).peak.core
   }
   const nominal = peakAt(0)
-  return { thickerK: peakAt(MISJUDGED_MM) - nominal, thinnerK: peakAt(-MISJUDGED_MM) - nominal }
+  yield
+  const thickerK = peakAt(MISJUDGED_MM) - nominal
+  yield
+  return { thickerK, thinnerK: peakAt(-MISJUDGED_MM) - nominal }
 }
 
 /** The same face, thicker; a roast is so both ways across. */

@@ -5,14 +5,13 @@ import { braiseAdvice, isTender } from '#core/meat/cut'
 import { cutById } from '#core/meat/cuts'
 import { isFlat } from '#core/meat/piece'
 import { dialled, type Dialled } from '#core/method/dials'
-import type { Method } from '#core/method/method'
-import { METHODS, type MethodKind, type SettingsOf } from '#core/method/methods'
+import type { MethodKind, SettingsOf } from '#core/method/methods'
 import type { Setup } from '#core/method/setup'
 import { USUAL_KIT, usualSettings, wholeKit } from '#core/method/usual'
 import { showDuration, showTemperature, showTemperatureRise, shownText, type Shown } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import { valueAt } from '#core/heat/history'
-import { misjudged, planOne, type Bare, type Misjudged, type Planned, type Unsuited } from './compare'
+import { planOne, type Bare, type Planned, type Unsuited } from './compare'
 import type { PhaseSpan, Plan } from './plan'
 import type { Hint } from './search'
 import { panOf, panSettings, RequestError, ringOf, type PlanRequest } from './request'
@@ -23,10 +22,6 @@ export function planFor(request: PlanRequest, kind: MethodKind, turned: Dialled,
   if (missing !== null) return { kind, unsuited: missing, nearestC: null }
   return planOne(kind, bareOf(request), settingsFor(request, kind, turned), request.targetC, scaleOf(request), byClockOf(turned), hint)
 }
-
-/** @param free of the plan, s. @throws RequestError */
-export const misjudgedFor = (request: PlanRequest, kind: MethodKind, turned: Dialled, free: number): Misjudged =>
-  misjudged(METHODS[kind] as Method<SettingsOf[MethodKind]>, setupFor(request, kind, turned), free)
 
 const byClockOf = ({ byClockS }: Dialled): number | null => (byClockS === undefined || byClockS <= 0 ? null : byClockS)
 
@@ -88,7 +83,6 @@ export interface SheetLine {
 /** Five or six figures to call out, each with its reason. */
 export function methodSheet(plan: Plan, system: UnitSystem): SheetLine[] {
   const rise = plan.peak.core - plan.pull.core
-  const degrees = (c: number): string => shownText(showTemperature(c, system))
   const heating = plan.phases.filter(p => p.phase !== 'rest' && p.phase !== 'rewarm' && p.from < plan.pull.time)
   const rewarm = plan.phases.find(p => p.phase === 'rewarm')
   return [
@@ -111,7 +105,7 @@ export function methodSheet(plan: Plan, system: UnitSystem): SheetLine[] {
       id: 'rest',
       label: 'Rest',
       shown: showDuration(Math.max(0, plan.carve.time - plan.pull.time - (rewarm ? rewarm.to - rewarm.from : 0))),
-      why: `The core peaks at ${degrees(plan.peak.core)} and stands at ${degrees(plan.carve.core)} when it is carved.`
+      why: whyRest(plan, system)
     },
     ...(rewarm
       ? [
@@ -147,6 +141,13 @@ export const phaseName = ({ phase, name }: PhaseSpan): string =>
   phase === 'sear' ? 'sear, all its turns' : phase === 'fat edge' ? 'fat edge' : name
 
 /** The engine's own figures for one part of the work. */
+function whyRest({ peak, carve, history }: Plan, system: UnitSystem): string {
+  const degrees = (c: number): string => shownText(showTemperature(c, system))
+  return peak.time >= history.time[history.time.length - 1]
+    ? `The core is still on its way up when it is carved, at ${degrees(carve.core)}: by then, not later, or the outside goes cold.`
+    : `The core peaks at ${degrees(peak.core)} and stands at ${degrees(carve.core)} when it is carved.`
+}
+
 function whyPhase({ history }: Plan, { phase, from, to }: PhaseSpan, system: UnitSystem): string {
   const degrees = (c: number): string => shownText(showTemperature(c, system))
   const at = (series: readonly number[], time: number): number => valueAt(history.time, series, time)

@@ -6,10 +6,11 @@
 import { valueAt } from '#core/heat/history'
 import type { Method, Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
-import { drawMembers, type Gauss, type Percentiles, type Unknowns } from './belief'
+import { drawing, type Gauss, type Percentiles, type Unknowns } from './belief'
 import type { Plan } from './plan'
 import { percentile } from './random'
 import type { Spread } from './spread'
+import { finish, type Steps } from './steps'
 import { trialOf } from './trial'
 
 const MEMBERS = 40
@@ -19,10 +20,14 @@ const POINTS = 60
 const sure: Gauss = { mean: 0, sd: 0 }
 const UNDISTURBED: Unknowns<Gauss> = { thickness: sure, start: sure, contact: sure, air: sure }
 
-export function methodSpread<S extends Resting>(method: Method<S>, setup: Setup<S>, plan: Plan): Spread {
+export const methodSpread = <S extends Resting>(method: Method<S>, setup: Setup<S>, plan: Plan): Spread =>
+  finish(methodSpreading(method, setup, plan))
+
+/** The same, a draw at a time. */
+export function* methodSpreading<S extends Resting>(method: Method<S>, setup: Setup<S>, plan: Plan): Steps<Spread> {
   const trial = trialOf(method, setup, plan)
-  const members = drawMembers(trial, MEMBERS, SEED)
-  const [middle] = drawMembers(trial, 1, SEED, UNDISTURBED)
+  const members = yield* drawing(trial, MEMBERS, SEED)
+  const [middle] = yield* drawing(trial, 1, SEED, UNDISTURBED)
   const { history } = plan
   const end = Math.max(plan.carve.time, plan.peak.time)
   const time = Array.from({ length: POINTS + 1 }, (_, i) => (end * i) / POINTS)

@@ -14,6 +14,7 @@ import { USUAL_KIT, usualSettings } from '#core/method/usual'
 import { waterAtStart } from '#core/method/pot'
 import { InfeasibleError, planMethod, type Plan } from './plan'
 import { misjudged } from './compare'
+import { MIDDLE_STEPS } from './search'
 
 const STEAK: Piece = { cutId: 'strip', count: 1, thicknessMm: 38, weightG: 450, lengthMm: 160, widthMm: 90, startC: 5, surface: 'patted' }
 const LOG: Piece = { ...STEAK, cutId: 'fillet', form: 'roast', thicknessMm: 60, weightG: 550, lengthMm: 185, widthMm: 60 }
@@ -198,9 +199,9 @@ describe('extremes answer with numbers or refuse, and never hang', () => {
   it.each(['roast', 'in pastry'] as const)('%s: the middle alone, which the search runs, tells the core of the whole log', kind => {
     const setup = setupFor(kind, { ...LOG, lengthMm: 4 * LOG.thicknessMm, weightG: 700 }, {})
     const program = methodOf(kind).program(setup, 45 * 60)
-    const [whole, middle] = (['fine', 'coarse'] as const).map(f =>
-      run(methodOf(kind).subject(setup, f), [...program.heating, program.rest(1200)], KEEP_ENDS)
-    )
+    const stages = [...program.heating, program.rest(1200)]
+    const whole = run(methodOf(kind).subject(setup, 'fine'), stages, KEEP_ENDS)
+    const middle = run(methodOf(kind).subject(setup, 'coarse'), stages, KEEP_ENDS, MIDDLE_STEPS)
     expect(middle.body.grid.cells).toBeLessThan(40)
     expect(Math.abs(middle.peak.core - whole.peak.core)).toBeLessThan(0.6)
   })

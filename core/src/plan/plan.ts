@@ -4,9 +4,19 @@
  */
 import { acrossMiddle, axisColumn, geometryOf, readSection, type CutGeometry, type SectionReading } from '#core/doneness/section'
 import { valueAt, type Field, type History } from '#core/heat/history'
-import { COARSE_STEPS, KEEP_ENDS, run, type Recording, type Run, type Stage } from '#core/heat/program'
+import { COARSE_STEPS, KEEP_ENDS, run, type Recording, type Run } from '#core/heat/program'
 import { boilingPoint } from '#core/heat/vapour'
-import { restSeconds, type Method, type Phase, type PlannedStage, type Program, type Resting } from '#core/method/method'
+import {
+  AFTERWARDS,
+  rested,
+  restSeconds,
+  secondsOf,
+  type Method,
+  type Phase,
+  type PlannedStage,
+  type Program,
+  type Resting
+} from '#core/method/method'
 import type { Setup } from '#core/method/setup'
 import { lethality, REFERENCES } from '#core/safety/lethality'
 import { PAST_PEAK, solveFree, type Hint, type Solved } from './search'
@@ -71,9 +81,6 @@ export class InfeasibleError extends Error {
   }
 }
 
-const LONGEST_REST = 90 * 60
-/** Kept running after the carving, so that the curves show where things go. */
-const AFTERWARDS = 120
 /** Each change of place takes about this long of a cook's time, s; estimate. */
 const MOVING = 60
 
@@ -105,11 +112,11 @@ const HELD_WITHIN = 0.5
 /** Nothing solved: what comes of just so long. */
 function byTheClock<S extends Resting>(method: Method<S>, setup: Setup<S>, free: number): Solved {
   const program = method.program(setup, free)
-  const outcome = run(method.subject(setup, 'fine'), untilRested(program, setup.settings), recordingFor(program, setup.settings))
+  const outcome = run(method.subject(setup, 'fine'), rested(program, setup), recordingFor(program, setup.settings))
   const coarse = (seconds: number): number =>
     run(
       method.subject(setup, 'coarse'),
-      untilRested(method.program(setup, seconds), setup.settings),
+      rested(method.program(setup, seconds), setup),
       { ...KEEP_ENDS, untilPastPeakBy: PAST_PEAK },
       COARSE_STEPS
     ).peak.core
@@ -123,7 +130,7 @@ function solveMethod<S extends Resting>(method: Method<S>, setup: Setup<S>, targ
   return solveFree({
     fine: method.subject(setup, 'fine'),
     coarse: method.subject(setup, 'coarse'),
-    stages: free => untilRested(method.program(setup, free), setup.settings),
+    stages: free => rested(method.program(setup, free), setup),
     goal: method.goal(setup, target),
     low,
     high,
@@ -132,14 +139,6 @@ function solveMethod<S extends Resting>(method: Method<S>, setup: Setup<S>, targ
     hint
   })
 }
-
-/** Run on for as long as the rest can be: a piece in the fridge may lie there for hours. */
-const untilRested = (program: Program, { rest }: Resting): Stage[] => [
-  ...program.heating,
-  program.rest(rest.kind === 'clock' ? Math.max(LONGEST_REST, rest.seconds + AFTERWARDS) : LONGEST_REST)
-]
-const secondsOf = (stages: readonly PlannedStage[]): number =>
-  stages.reduce((sum, s) => sum + ('after' in s.end ? s.end.after : s.end.atMost), 0)
 
 /** Some three hundred entries whatever the length: enough for curves, little enough to post and store. */
 function recordingFor(program: Program, { rest }: Resting): Recording {

@@ -3,7 +3,17 @@
  * peaks at the goal. A coarse grid and coarse steps find the neighbourhood and how fast
  * the peak rises there; the default ones correct it.
  */
-import { COARSE_STEPS, DEFAULT_STEPS, KEEP_ENDS, run, type Recording, type Run, type Stage, type Subject } from '#core/heat/program'
+import {
+  COARSE_STEPS,
+  DEFAULT_STEPS,
+  KEEP_ENDS,
+  run,
+  type Recording,
+  type Run,
+  type Stage,
+  type StepLengths,
+  type Subject
+} from '#core/heat/program'
 import { risingRoot, type Bracket } from './root'
 
 /** What is solved. Times in s, temperatures in °C. */
@@ -44,15 +54,18 @@ export interface Solved {
 /** The last stage runs no longer than until the core has fallen this far from its peak, K. */
 export const PAST_PEAK = 0.5
 const CLOSE_KELVIN = 0.1
+/** A wrapped log is not told apart to less by its steps, and one more run of it would keep the cook waiting for nothing. */
+const CLOSE_WRAPPED_KELVIN = 0.3
 const NARROW_SECONDS = 0.25
 const MOST_CORRECTIONS = 10
+/** Beside a whole log its middle costs next to nothing: with short steps it tells the whole log's answer the better. */
+export const MIDDLE_STEPS: StepLengths = { ...DEFAULT_STEPS, kelvin: 1.5 }
 const SEARCHING: Recording = { ...KEEP_ENDS, untilPastPeakBy: PAST_PEAK }
 
 export function solveFree(problem: Problem): Solved {
   const { low, high, goal, hint } = problem
   const bias = hint?.bias ?? 0
-  // Beside a whole log its middle costs next to nothing, and its steps need not be long.
-  const steps = problem.coarse.grid.cells < problem.fine.grid.cells / 8 ? DEFAULT_STEPS : COARSE_STEPS
+  const steps = problem.coarse.grid.cells < problem.fine.grid.cells / 8 ? MIDDLE_STEPS : COARSE_STEPS
   const known: Point[] = []
   const coarse = (free: number): number => {
     const over = run(problem.coarse, problem.stages(free), SEARCHING, steps).peak.core + bias - goal
@@ -107,12 +120,13 @@ function corrected(problem: Problem, near: number, slope: number, bias: number):
   let { low, high } = problem
   let free = near
   let rate = slope
+  const close = problem.fine.grid.mirrored && problem.fine.materials.length > 1 ? CLOSE_WRAPPED_KELVIN : CLOSE_KELVIN
   let outcome = tried(problem, free)
   // The coarse grid took this to be the answer: what it is off by is how the two grids differ.
   const offBy = bias + outcome.peak.core - goal
   for (let i = 0; i < MOST_CORRECTIONS; i++) {
     const over = outcome.peak.core - goal
-    if (Math.abs(over) < CLOSE_KELVIN) break
+    if (Math.abs(over) < close) break
     if (over > 0) high = free
     else low = free
     const aimed = free - over / rate

@@ -9,6 +9,7 @@ import { flatSpells, panStages, panSubject, type PanSetup, type Spell } from '#c
 import { drawUnknowns, withUnknowns, type Percentiles } from './belief'
 import { percentile, Randomness } from './random'
 import type { PanPlan } from './panPlan'
+import { finish, type Steps } from './steps'
 
 export interface Spread {
   /** When the core reads the pull temperature, s: the 10th, 50th and 90th percentile. */
@@ -27,7 +28,10 @@ const POINTS = 60
 const RECORDING: Recording = { every: 10, fieldEvery: Infinity, untilPastPeakBy: Infinity }
 
 /** @param plan made for `setup`, of a piece not yet in the pan */
-export function planSpread(setup: PanSetup, plan: PanPlan): Spread {
+export const planSpread = (setup: PanSetup, plan: PanPlan): Spread => finish(planSpreading(setup, plan))
+
+/** The same, a draw at a time. */
+export function* planSpreading(setup: PanSetup, plan: PanPlan): Steps<Spread> {
   const random = new Randomness(SEED)
   const middle = oneDraw(setup, plan)
   const end = plan.history.time[plan.history.time.length - 1]
@@ -40,6 +44,7 @@ export function planSpread(setup: PanSetup, plan: PanPlan): Spread {
     time.forEach((t, k) => columns[k].push(draw.core(t) - middle.core(t) + valueAt(plan.history.time, plan.history.core, t)))
     peaks.push(draw.peak - middle.peak + plan.peak.core)
     pulls.push((draw.pull / middle.pull) * plan.pull.time)
+    yield
   }
   const three = (values: number[]): Percentiles => [percentile(values, 0.1), percentile(values, 0.5), percentile(values, 0.9)]
   return {

@@ -1,5 +1,5 @@
 /** A plan turned into the trial that beliefs are drawn from. */
-import type { Method, Resting } from '#core/method/method'
+import { rested, type Method, type Resting } from '#core/method/method'
 import { edgeSeconds, flatSpells, panSear, panStages, panSubject, type PanSetup, type Spell } from '#core/method/panSear'
 import type { Setup } from '#core/method/setup'
 import type { Trial } from './belief'
@@ -12,10 +12,7 @@ export function trialOf<S extends Resting>(method: Method<S>, setup: Setup<S>, p
   return {
     setup,
     subject: method.subject,
-    stages: (varied, free) => {
-      const program = method.program(varied, free)
-      return [...program.heating, program.rest(LONGEST_REST)]
-    },
+    stages: (varied, free) => rested(method.program(varied, free), varied),
     free: plan.free,
     goal: method.goal(setup, plan.target)
   }

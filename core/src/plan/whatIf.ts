@@ -5,6 +5,7 @@
 import { KEEP_ENDS, run } from '#core/heat/program'
 import { edgeSeconds, flatSpells, panStages, panSubject, type PanSetup, type Spell } from '#core/method/panSear'
 import type { PanPlan } from './panPlan'
+import { finish, type Steps } from './steps'
 
 export type WhatIfId =
   | 'thicker'
@@ -39,11 +40,13 @@ export const FRIDGE_C = 4
 const SELDOM = 4
 const LONGEST_REST = 40 * 60
 
-export function whatIf(setup: PanSetup, plan: PanPlan): Consequence[] {
+export const whatIf = (setup: PanSetup, plan: PanPlan): Consequence[] => finish(consequences(setup, plan))
+
+/** The same, one after the other. */
+export function* consequences(setup: PanSetup, plan: PanPlan): Steps<Consequence[]> {
   const { piece, settings } = setup
   const peak = (varied: PanSetup, spells: readonly Spell[]): number =>
     run(panSubject(varied, 'fine'), panStages(varied, spells, LONGEST_REST), { ...KEEP_ENDS, untilPastPeakBy: 0.5 }).peak.core
-  const planned = peak(setup, plan.spells)
   const thickness = (mm: number): PanSetup => {
     const thicknessMm = Math.max(3, piece.thicknessMm + mm)
     return { ...setup, piece: { ...piece, thicknessMm, weightG: (piece.weightG * thicknessMm) / piece.thicknessMm } }
@@ -61,24 +64,33 @@ export function whatIf(setup: PanSetup, plan: PanPlan): Consequence[] {
     flat.length > SELDOM
       ? [...flat, { state: last.state === 'first down' ? 'second down' : 'first down', seconds: LATE_S }]
       : [...flat.slice(0, -1), { ...last, seconds: last.seconds + LATE_S }]
-  const found: [WhatIfId, number | null][] = [
-    ['thicker', peak(thickness(MISJUDGED_MM), plan.spells)],
-    ['thinner', peak(thickness(-MISJUDGED_MM), plan.spells)],
-    ['colder', piece.startC > FRIDGE_C + 1 ? peak({ ...setup, piece: { ...piece, startC: FRIDGE_C } }, plan.spells) : null],
+  const asked: [WhatIfId, (() => number) | null][] = [
+    ['thicker', () => peak(thickness(MISJUDGED_MM), plan.spells)],
+    ['thinner', () => peak(thickness(-MISJUDGED_MM), plan.spells)],
+    ['colder', piece.startC > FRIDGE_C + 1 ? () => peak({ ...setup, piece: { ...piece, startC: FRIDGE_C } }, plan.spells) : null],
     [
       'cooler pan',
       settings.panC - COOLER_PAN_K >= 120
-        ? peak({ ...setup, settings: { ...settings, panC: settings.panC - COOLER_PAN_K } }, plan.spells)
+        ? () => peak({ ...setup, settings: { ...settings, panC: settings.panC - COOLER_PAN_K } }, plan.spells)
         : null
     ],
-    ['turned once', flat.length > 2 ? peak(setup, [...once, ...edge]) : null],
-    ['late', peak(setup, [...longer, ...edge])],
-    ['foil', settings.cover === 'bare' ? peak({ ...setup, settings: { ...settings, cover: 'loose foil' } }, plan.spells) : null],
+    ['turned once', flat.length > 2 ? () => peak(setup, [...once, ...edge]) : null],
+    ['late', () => peak(setup, [...longer, ...edge])],
+    ['foil', settings.cover === 'bare' ? () => peak({ ...setup, settings: { ...settings, cover: 'loose foil' } }, plan.spells) : null],
     [
       'tucked in',
-      settings.cover === 'tucked foil' ? null : peak({ ...setup, settings: { ...settings, cover: 'tucked foil' } }, plan.spells)
+      settings.cover === 'tucked foil' ? null : () => peak({ ...setup, settings: { ...settings, cover: 'tucked foil' } }, plan.spells)
     ],
-    ['no rest', plan.pull.core]
+    ['no rest', () => plan.pull.core]
   ]
-  return found.flatMap(([id, coreC]) => (coreC === null ? [] : [{ id, coreC, offK: coreC - planned }]))
+  const planned = peak(setup, plan.spells)
+  yield
+  const found: Consequence[] = []
+  for (const [id, core] of asked) {
+    if (core === null) continue
+    const coreC = core()
+    found.push({ id, coreC, offK: coreC - planned })
+    yield
+  }
+  return found
 }

@@ -4,24 +4,25 @@ import { followRest, planPanSear, type PanPlan } from '#core/plan/panPlan'
 import type { Reading } from '#core/plan/belief'
 import { heed, type Heeded } from '#core/plan/heed'
 import { chilled, type Kept } from '#core/plan/keeping'
-import { methodSpread } from '#core/plan/methodSpread'
-import { methodWhatIf } from '#core/plan/methodWhatIf'
+import { methodSpreading } from '#core/plan/methodSpread'
+import { methodConsequences } from '#core/plan/methodWhatIf'
 import { InfeasibleError, type Plan } from '#core/plan/plan'
 import { secondServing, type SecondServing } from '#core/plan/secondServing'
 import { RequestError, setupOf, type PlanRequest } from '#core/plan/request'
 import type { Hint } from '#core/plan/search'
-import { planSpread, type Spread } from '#core/plan/spread'
+import { planSpreading, type Spread } from '#core/plan/spread'
+import type { Steps } from '#core/plan/steps'
 import { CUTS, cutById } from '#core/meat/cuts'
 import { thawSeconds, type ThawingHow } from '#core/meat/larder'
 import type { Spell } from '#core/method/panSear'
 import type { Dialled } from '#core/method/dials'
 import type { Method } from '#core/method/method'
 import { METHODS, type MethodKind, type SettingsOf } from '#core/method/methods'
-import type { Misjudged, Planned as PlannedMethod, Unsuited } from '#core/plan/compare'
-import { misjudgedFor, planFor, setupFor } from '#core/plan/everyMethod'
+import { misjudging, type Misjudged, type Planned as PlannedMethod, type Unsuited } from '#core/plan/compare'
+import { planFor, setupFor } from '#core/plan/everyMethod'
 import { FIRST_REQUEST } from '#core/plan/firstRequest'
 import { comparePreparations, warmedUp, type Compared, type Preparation } from '#core/plan/preparation'
-import { whatIf, type Consequence } from '#core/plan/whatIf'
+import { consequences, type Consequence } from '#core/plan/whatIf'
 import { packPlans } from './packed'
 import { thicknessesAllow, thinEndPeak, type Allows } from '#core/plan/thickness'
 
@@ -41,15 +42,15 @@ export interface PlannerWorker {
   plan(request: PlanRequest): Planned
   /** For a cook under way: `past` is what has happened; `pulled` once it is off the heat. */
   forecast(request: PlanRequest, past: readonly Spell[], pulled: boolean, probed: Probed): Forecast
-  spread(request: PlanRequest, plan: PanPlan): Spread
+  spread(request: PlanRequest, plan: PanPlan): Promise<Spread>
   /** One method on the piece; a refusal where the piece cannot be cooked so. */
   method(request: PlanRequest, kind: MethodKind, turned: Dialled): PlannedMethod | Unsuited
   /** What a few millimetres would do to that plan. @param free its free time, s */
-  misjudged(request: PlanRequest, kind: MethodKind, turned: Dialled, free: number): Misjudged
+  misjudged(request: PlanRequest, kind: MethodKind, turned: Dialled, free: number): Promise<Misjudged>
   /** How sure that plan is. */
-  methodSpread(request: PlanRequest, kind: MethodKind, turned: Dialled, plan: Plan): Spread
+  methodSpread(request: PlanRequest, kind: MethodKind, turned: Dialled, plan: Plan): Promise<Spread>
   /** What comes of it by that method if one thing is not as said. */
-  methodWhatIf(request: PlanRequest, kind: MethodKind, turned: Dialled, plan: Plan): readonly Consequence[]
+  methodWhatIf(request: PlanRequest, kind: MethodKind, turned: Dialled, plan: Plan): Promise<readonly Consequence[]>
   /** What is cut off it put back to the heat, for whoever wants it further done. */
   second(request: PlanRequest, kind: MethodKind, turned: Dialled, plan: Plan, targetC: number): SecondServing | { readonly refused: string }
   /** How long until what is kept is cold. */
@@ -63,7 +64,9 @@ export interface PlannerWorker {
   /** Where the thin end of a wedge peaks, °C. */
   thinEnd(request: PlanRequest, plan: PanPlan): number | null
   /** What comes of it if one thing is not as said. */
-  whatIf(request: PlanRequest, plan: PanPlan): readonly Consequence[]
+  whatIf(request: PlanRequest, plan: PanPlan): Promise<readonly Consequence[]>
+  /** For a hand that stays: see `practise`. */
+  practise(): void
   /** Until thawed from a freezer, s. */
   thaw(cutId: string, thicknessMm: number, how: ThawingHow): number
 }
@@ -96,6 +99,32 @@ function hinted<P extends Plan>(like: string, work: (hint: Hint | undefined) => 
   return plan
 }
 
+const pause = (): Promise<void> =>
+  new Promise(go => {
+    const { port1, port2 } = new MessageChannel()
+    port1.onmessage = () => go()
+    port2.postMessage(null)
+  })
+/** A worker that is let go ends between two tasks, not within one: a long piece of work would go on for seconds and slow the next plan. */
+async function inPieces<T>(steps: Steps<T>): Promise<T> {
+  for (;;) {
+    const step = steps.next()
+    if (step.done === true) return step.value
+    await pause()
+  }
+}
+
+const PRACTICE_PLANS = 10
+/**
+ * The engine's loops are compiled as they run. A few plans of the usual steak while nobody asks, each a task
+ * of its own so that a question comes between, and a first turn of a dial is answered as soon as a tenth.
+ */
+function practise(left = PRACTICE_PLANS): void {
+  if (left === 0) return
+  planPanSear(setupOf(FIRST_REQUEST), FIRST_REQUEST.targetC)
+  setTimeout(practise, 0, left - 1)
+}
+
 const worker: PlannerWorker = {
   plan: request =>
     request.piece.form === 'roast'
@@ -111,7 +140,7 @@ const worker: PlannerWorker = {
     const { setup: _, ...heard } = heeded
     return { ...planned, heard }
   },
-  spread: (request, plan) => planSpread(setupOf(request), plan),
+  spread: (request, plan) => inPieces(planSpreading(setupOf(request), plan)),
   method: (request, kind, turned) => {
     const like = `${kind} ${request.piece.cutId} ${request.piece.form ?? ''}`
     try {
@@ -123,9 +152,9 @@ const worker: PlannerWorker = {
       throw error
     }
   },
-  misjudged: misjudgedFor,
-  methodSpread: (request, kind, turned, plan) => methodSpread(methodOf(kind), setupFor(request, kind, turned), plan),
-  methodWhatIf: (request, kind, turned, plan) => methodWhatIf(methodOf(kind), setupFor(request, kind, turned), plan),
+  misjudged: (request, kind, turned, free) => inPieces(misjudging(methodOf(kind), setupFor(request, kind, turned), free)),
+  methodSpread: (request, kind, turned, plan) => inPieces(methodSpreading(methodOf(kind), setupFor(request, kind, turned), plan)),
+  methodWhatIf: (request, kind, turned, plan) => inPieces(methodConsequences(methodOf(kind), setupFor(request, kind, turned), plan)),
   second: (request, kind, turned, plan, targetC) => {
     try {
       return secondServing(methodOf(kind), setupFor(request, kind, turned), plan, targetC)
@@ -142,7 +171,8 @@ const worker: PlannerWorker = {
   preparations: (request, preparation) => comparePreparations(setupOf(request), request.targetC, preparation),
   warmedUp: (request, preparation) => warmedUp(setupOf(request), preparation.fridgeC, preparation.outMin),
   thinEnd: (request, plan) => thinEndPeak(setupOf(request), plan.spells, plan.carve.time - plan.pull.time),
-  whatIf: (request, plan) => whatIf(setupOf(request), plan),
+  whatIf: (request, plan) => inPieces(consequences(setupOf(request), plan)),
+  practise: () => void setTimeout(practise, 0),
   thaw: (cutId, thicknessMm, how) => thawSeconds(thicknessMm, cutById(cutId) ?? CUTS[0], how)
 }
 
