@@ -125,6 +125,7 @@ export const useMethods = defineStore('methods', () => {
     while (waiting !== null) {
       const kind = waiting
       waiting = null
+      const fresh = warm === null
       warm ??= hireWorker()
       const hand = warm
       const key = keyFor(draft.request, kind)
@@ -134,6 +135,7 @@ export const useMethods = defineStore('methods', () => {
         if (hand !== warm) return
         answer(kind, key, 'plan' in found ? { ...found, misjudged: null } : found)
         failed.value = null
+        if (fresh) void hand.remote.practise()
         // Set back meanwhile to what had been answered before: that answer is gone now.
         if (waiting === null && followed.value === kind && current(kind) === null) waiting = kind
       } catch {

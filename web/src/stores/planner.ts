@@ -25,6 +25,7 @@ export const usePlanner = defineStore('planner', () => {
   const refusal = shallowRef<{ request: PlanRequest; message: string; field: string | null } | null>(null)
 
   const planner = hireWorker()
+  let practised = false
   let spreader: Hand | null = null
   let spreading: ReturnType<typeof setTimeout> | undefined
 
@@ -39,6 +40,8 @@ export const usePlanner = defineStore('planner', () => {
           preheatS: preheatSeconds(settings.pan, settings.ring, request.panC, room.temperatureC)
         }
         refusal.value = null
+        if (!practised) void planner.remote.practise()
+        practised = true
         if (isDraft(request)) spreading = setTimeout(() => void workOutSpread(request, answer.plan), AFTER_PLAN)
       } else {
         refusal.value = { request, message: answer.refused, field: answer.field }
