@@ -33,7 +33,7 @@ describe('published and trade cases', () => {
 
   it('the belt grill comes through the door as it does on the bench', () => {
     const file: unknown = JSON.parse(readFileSync(new URL('../../../docs/examples/belt-grill.json', import.meta.url), 'utf8'))
-    const peak = answerSimulate(file).coldestPoint.peakC
+    const peak = (answerSimulate(file) as { coldestPoint: { peakC: number } }).coldestPoint.peakC
     expect(Math.abs(peak - beltGrill(CONSTANTS).peak.core)).toBeLessThan(1.5)
   })
 

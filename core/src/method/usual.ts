@@ -56,7 +56,7 @@ export function usualSettings(kit: FullKit, targetC: number): SettingsOf {
     'sear then oven': { ...sear(240, 215), searSpells: 4, oven: kit.oven, ovenC: 190, standing: 'rack' },
     'oven then sear': { ...sear(120, 230), oven: kit.oven, ovenC: 120 },
     roast: { ...sear(240, 215), oven: kit.oven, ovenC: 180, cover: 'loose foil' },
-    grill: { ...zones, grateC: 220, directS: 0, directSpells: 2 },
+    grill: { ...zones, grateC: 260, directS: 0, directSpells: 4 },
     'two-zone grill': { ...zones, grateC: 300, directS: 180 },
     'bath then sear': { ...sear(90, 240), ...bath },
     'sear then bath': { ...sear(120, 230), ...bath },
