@@ -24,7 +24,7 @@ export const geometryOf = (grid: Grid): CutGeometry => ({
 })
 
 export interface SectionReading {
-  /** Crust at the first and at the second face, mm: where the free water has boiled away. */
+  /** Crust at the first and at the second face, mm: where the free water has boiled away, or has dried off. */
   readonly crustMm: readonly [number, number]
   /** Grey edge at either face, mm, crust included: where it has passed 65 °C. */
   readonly greyMm: readonly [number, number]
@@ -40,20 +40,27 @@ const EVEN_WITHIN = 3
 export function readSection(field: Field, geometry: CutGeometry, target: number, boiling: number): SectionReading {
   const { edgesMm, radiiMm, mirrored } = geometry
   const dry = boiling + FREE_WATER_GONE.aboveBoiling
-  const column = axisColumn(field, geometry).hottest
-  const depth = (above: number): [number, number] => {
+  const dried: Field = {
+    ...field,
+    hottest: field.hottest.map((T, i) => (field.wetness[i] < FREE_WATER_GONE.share ? Math.max(T, asBoiled(field.wetness[i], boiling)) : T))
+  }
+  const depth = (of: Field, above: number): [number, number] => {
+    const column = axisColumn(of, geometry).hottest
     const first = depthFrom(column, edgesMm, above)
     return [first, mirrored ? first : depthFrom([...column].reverse(), fromOtherFace(edgesMm), above)]
   }
-  const side = sideRay(field, geometry)
-  const outward = fromOtherFace(radiiMm)
+  const atSide = (of: Field, above: number): number => depthFrom(sideRay(of, geometry) ?? [], fromOtherFace(radiiMm), above)
   return {
-    crustMm: depth(dry),
-    greyMm: depth(GREY_FROM),
-    side: side && { crustMm: depthFrom(side, outward, dry), greyMm: depthFrom(side, outward, GREY_FROM) },
+    crustMm: depth(dried, dry),
+    greyMm: depth(field, GREY_FROM),
+    side: sideRay(field, geometry) && { crustMm: atSide(dried, dry), greyMm: atSide(field, GREY_FROM) },
     evenness: evenness(field, geometry, target)
   }
 }
+
+/** The temperature at which a cell that keeps so much of its water would have lost the rest by boiling: however it went, what is as dry is crust. */
+const asBoiled = (wetness: number, boiling: number): number =>
+  boiling + (FREE_WATER_GONE.aboveBoiling * (1 - wetness)) / (1 - FREE_WATER_GONE.share)
 
 /** The field along the axis: all of it for a flat piece. */
 export function axisColumn(field: Field, { edgesMm }: CutGeometry): Field {

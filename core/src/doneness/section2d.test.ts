@@ -25,6 +25,15 @@ describe('the section of a round piece', () => {
     expect([...greyMm, ...crustMm]).toEqual([0, 0, 0, 0])
   })
 
+  it('counts as crust what dried off without ever boiling', () => {
+    const field = fieldOf([50, 60, 88])
+    const dried = { ...field, wetness: field.wetness.map((w, i) => (i >= 8 ? 0.04 : w)) }
+    expect(readSection(field, GEOMETRY, 54, 100).side!.crustMm).toBe(0)
+    const { crustMm, greyMm } = readSection(dried, GEOMETRY, 54, 100).side!
+    expect(crustMm).toBeGreaterThan(4)
+    expect(crustMm).toBeLessThan(greyMm)
+  })
+
   it('has the axis for its column, and a flat piece no side', () => {
     expect(axisColumn(fieldOf([50, 60, 70]), GEOMETRY).hottest).toEqual([50, 50, 50, 50])
     const flat: CutGeometry = { edgesMm: [0, 10, 20], radiiMm: [0, 1000], mirrored: false }

@@ -148,18 +148,19 @@ function whyRest({ peak, carve, history }: Plan, system: UnitSystem): string {
     : `The core peaks at ${degrees(peak.core)} and stands at ${degrees(carve.core)} when it is carved.`
 }
 
-function whyPhase({ history }: Plan, { phase, from, to }: PhaseSpan, system: UnitSystem): string {
+function whyPhase({ history, geometry }: Plan, { phase, from, to }: PhaseSpan, system: UnitSystem): string {
   const degrees = (c: number): string => shownText(showTemperature(c, system))
   const at = (series: readonly number[], time: number): number => valueAt(history.time, series, time)
   const core = `The core goes from ${degrees(at(history.core, from))} to ${degrees(at(history.core, to))}`
   const rate = ((at(history.core, to) - at(history.core, Math.max(from, to - 60))) * 60) / Math.min(60, Math.max(1, to - from))
   const pace = rate > 0.05 ? `, ${shownText(showTemperatureRise(rate, system, 1))} a minute at the end` : ''
   const metal = history.time.flatMap((t, i) => (t > from && t <= to && history.plate[i] !== null ? [history.plate[i]] : []))
+  const outside = geometry.mirrored ? history.side : history.first
   const face =
-    history.first[0] === null
+    outside[0] === null
       ? null
       : at(
-          history.first.map(f => f ?? 0),
+          outside.map(f => f ?? 0),
           to
         )
   switch (phase) {

@@ -172,7 +172,10 @@ export function readPlan<S extends Resting>(method: Method<S>, setup: Setup<S>, 
   const at = (time: number): Moment => ({ time, core: valueAt(history.time, history.core, time) })
   const carve = at(pullTime + rest + secondsOf(program.rewarm))
   const geometry = geometryOf(outcome.body.grid)
-  const atCarving = fieldAt(fields, carve.time)
+  // What was crust when it came off the heat is crust, even if it takes up a little juice in the rest.
+  const carved = fieldAt(fields, carve.time)
+  const { wetness } = fieldAt(fields, pullTime)
+  const atCarving = { ...carved, wetness: carved.wetness.map((w, i) => Math.min(w, wetness[i])) }
   const stages = [...program.heating, program.rest(rest), ...program.rewarm]
   return {
     kind: method.kind,

@@ -39,8 +39,8 @@ function ring(celsius: number): number | null {
 const marks = computed(() => {
   let last = -Infinity
   return [
-    { at: ring(GREY_FROM), text: `grey past ${shownText(showTemperature(GREY_FROM, units.system))}` },
-    { at: ring(58), text: `pink inside ${shownText(showTemperature(58, units.system))}` }
+    { at: ring(GREY_FROM), colour: 'grey', where: 'past', from: shownText(showTemperature(GREY_FROM, units.system)) },
+    { at: ring(58), colour: 'pink', where: 'inside', from: shownText(showTemperature(58, units.system)) }
   ].flatMap(m => {
     if (m.at === null) return []
     const radius = (m.at / outer.value) * r.value
@@ -53,7 +53,8 @@ const marks = computed(() => {
         x: cx.value + radius * Math.SQRT1_2,
         y,
         label,
-        text: `${m.text}, ${shownText(showLength(outer.value - m.at!, units.system))} deep`
+        short: `${m.colour} ${m.from}`,
+        text: `${m.colour} ${m.where} ${m.from}, ${shownText(showLength(outer.value - m.at, units.system))} deep`
       }
     ]
   })
@@ -84,10 +85,11 @@ const labelX = computed(() => cx.value + r.value + 26)
       <line class="ruler" :x1="30" :x2="30" :y1="cy - r" :y2="cy + r" />
       <line v-for="e in [cy - r, cy + r]" :key="e" class="ruler" :x1="24" :x2="36" :y1="e" :y2="e" />
       <text :x="24" :y="cy + 4" text-anchor="end" class="ruler-text" :transform="`rotate(-90 24 ${cy})`" dx="22" dy="-4">{{ across }}</text>
-      <template v-for="m in marks" :key="m.text">
+      <template v-for="m in marks" :key="m.short">
         <circle class="ring" :cx="cx" :cy="cy" :r="m.radius" />
         <path class="lead" :d="`M${m.x} ${m.y}L${labelX - 8} ${m.label}`" />
-        <text :x="labelX" :y="m.label + 4">{{ m.text }}</text>
+        <text class="roomy" :x="labelX" :y="m.label + 4">{{ m.text }}</text>
+        <text class="tight" :x="labelX" :y="m.label + 4">{{ m.short }}</text>
       </template>
       <template v-if="core !== null">
         <circle class="tip" :cx="cx" :cy="cy" r="4" />
@@ -133,5 +135,16 @@ text {
 }
 .word {
   fill: var(--ink-2);
+}
+.tight {
+  display: none;
+}
+@media (max-width: 520px) {
+  .roomy {
+    display: none;
+  }
+  .tight {
+    display: block;
+  }
 }
 </style>
