@@ -13,7 +13,7 @@ const DRY_SHARE = 0.05
 /** The most that can leave a cell within one step, as a share of its water; the rest comes from the next inward. */
 const MOST_IN_A_STEP = 0.9
 const MOST_CELLS = 12
-/** K */
+/** K below boiling from which on an outermost cell holds back less and less. */
 const NEAR_BOILING = 10
 
 /**
@@ -84,7 +84,7 @@ export class CrustVapour {
     return (axis.edge[cell + 1] - axis.edge[cell]) / substances.vapourDiffusivity(substances.row(material[cell]))
   }
 
-  /** Pa over an outermost cell that still gives vapour itself (near boiling it gives none): what comes through from within must get past that. */
+  /** Pa over an outermost cell that still gives vapour itself: what comes through from within must get past that. Near boiling it is soon dry, and holds nothing back. */
   private overDamp(outermost: number, share: Float64Array, temperature: Float64Array): number {
     const T = temperature[outermost]
     const giving = Math.min(1, (this.boiling - T) / NEAR_BOILING)

@@ -76,7 +76,7 @@ export interface StepLengths {
   readonly longest: number
   readonly kelvin: number
 }
-export const DEFAULT_STEPS: StepLengths = { first: 0.6, longest: 15, kelvin: 4.5 }
+export const DEFAULT_STEPS: StepLengths = { first: 0.6, longest: 11, kelvin: 7 }
 export const COARSE_STEPS: StepLengths = { first: 0.8, longest: 30, kelvin: 5 }
 const GROWTH = 3
 
@@ -125,7 +125,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
       if (core >= enough) done = true
       dt = Math.min(
         step * Math.min(GROWTH, Math.max(LEAST_GROWTH, Math.sqrt(bend / body.bend))),
-        Math.max(steps.longest, AGEING * (time - began))
+        Math.max(steps.longest * pace, AGEING * (time - began))
       )
       dt = Math.max(dt, first)
       const goal = 'coreReaches' in stage.end ? stage.end.coreReaches : enough
@@ -144,9 +144,9 @@ const NO_BURNERS: readonly (Burner | null)[] = []
 const heightOf = ({ axial }: Grid): number => (axial.cells > 1 ? axial.edge[axial.cells] : Infinity)
 const isLog = ({ mirrored, axial }: Grid): boolean => mirrored || axial.cells === 1
 /** A roast cooks for hours, and what a long step leaves out adds up; most of all while a wrap dries. */
-const LOG_CARE = 0.4
-const COATED_CARE = 0.35
-/** m: in thinner pieces everything happens sooner, with the square of the size at the core and its first power at the crust; steps are finer by a power between. */
+const LOG_CARE = 0.24
+const COATED_CARE = 0.22
+/** m: in thinner pieces everything happens sooner, with the square of the size at the core and its first power at the crust; steps are shorter by a power between. */
 const PACE_SIZE = 0.04
 const PACE_POWER = 1.3
 const LEAST_GROWTH = 0.3

@@ -59,7 +59,7 @@ const CLOSE_WRAPPED_KELVIN = 0.3
 const NARROW_SECONDS = 0.25
 const MOST_CORRECTIONS = 10
 /** Beside a whole log its middle costs next to nothing: with short steps it tells the whole log's answer the better. */
-export const MIDDLE_STEPS: StepLengths = { ...DEFAULT_STEPS, kelvin: 1.5 }
+export const MIDDLE_STEPS: StepLengths = { ...DEFAULT_STEPS, kelvin: 2.4 }
 const SEARCHING: Recording = { ...KEEP_ENDS, untilPastPeakBy: PAST_PEAK }
 
 export function solveFree(problem: Problem): Solved {
