@@ -55,7 +55,7 @@ export interface Solved {
 export const PAST_PEAK = 0.5
 const CLOSE_KELVIN = 0.1
 /** A wrapped log is not told apart to less by its steps, and one more run of it would keep the cook waiting for nothing. */
-const CLOSE_WRAPPED_KELVIN = 0.3
+const CLOSE_WRAPPED_KELVIN = 0.15
 const NARROW_SECONDS = 0.25
 const MOST_CORRECTIONS = 10
 /** Beside a whole log its middle costs next to nothing: with short steps it tells the whole log's answer the better. */
