@@ -1,11 +1,13 @@
 /**
- * Speed of the engine on this machine: run by hand, never as a test. In Node, or with
- * `--chromium` where cooks have it, in the browser.
+ * Speed of the engine on this machine: run by hand, never as a test. In the browser, where cooks
+ * have it; with `--node`, or where there is no Chromium, in Node.
  */
+import { existsSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { chromium } from '@playwright/test'
 import { build } from 'vite'
 
+const CHROMIUM = '/usr/bin/chromium'
 const WORK = fileURLToPath(new URL('benchWork.ts', import.meta.url))
 
 async function inChromium(): Promise<void> {
@@ -18,7 +20,7 @@ async function inChromium(): Promise<void> {
   const outputs = Array.isArray(built) ? built : [built]
   const code = outputs.flatMap(o => ('output' in o ? o.output : [])).find(o => o.type === 'chunk')?.code
   if (!code) throw new Error('The benchmark could not be built.')
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] })
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] })
   const page = await browser.newPage()
   page.on('console', message => console.log(message.text()))
   console.log(`Chromium ${browser.version()}`)
@@ -26,7 +28,7 @@ async function inChromium(): Promise<void> {
   await browser.close()
 }
 
-if (process.argv.includes('--chromium')) await inChromium()
+if (!process.argv.includes('--node') && existsSync(CHROMIUM)) await inChromium()
 else {
   console.log(`Node ${process.version}`)
   await import('./benchWork')
