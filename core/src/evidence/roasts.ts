@@ -22,6 +22,31 @@ const lossAtPull = ({ run: { history }, off }: Cooked): number => {
   return 100 * (history.evaporated[i] + history.dripped[i])
 }
 
+/** Roasted bare to a core temperature: what it has lost. */
+function lost(
+  id: string,
+  what: string,
+  source: string,
+  use: Case['use'],
+  [ovenC, pullC]: readonly [number, number],
+  across: readonly [number, number],
+  weight: readonly [number, number],
+  seen: readonly [number, number]
+): Case {
+  const middleIs = `${Math.round((across[0] + across[1]) / 2)} mm, ${(weight[0] + weight[1]) / 2} g`
+  return {
+    id,
+    what,
+    source,
+    use,
+    unit: '%',
+    seen,
+    middleIs,
+    figure: (ease, c) =>
+      lossAtPull(rested(log(between(...across, ease), between(...weight, ease), { cutId: 'strip' }), { ovenC, cover: 'bare' }, pullC, c))
+  }
+}
+
 export const ROASTS: readonly Case[] = [
   roasted('eye-round', 'eye of round, 0.9–1.4 kg, 163 °C, 90–105 min', CHARTS, 'fitted', 163, [80, 95], [900, 1400], [90, 105], [55, 59]),
   roasted(
@@ -149,30 +174,24 @@ export const ROASTS: readonly Case[] = [
       return carryover(rested(piece, { ovenC: between(110, 125, ease), cover: 'loose foil' }, 51, c))
     }
   },
-  {
-    id: 'roast-loss-72',
-    what: 'eye of round, 0.6–1.1 kg, still oven of 172 °C to 72 °C at the core: loss',
-    source: 'S. M. Goñi and V. O. Salvadori, J. Food Engineering 100 (2010) (from memory)',
-    use: 'fitted',
-    unit: '%',
-    seen: [28, 36],
-    middleIs: '80 mm, 850 g',
-    figure: (ease, c) => {
-      const piece = log(between(75, 85, ease), between(600, 1100, ease), { cutId: 'strip' })
-      return lossAtPull(rested(piece, { ovenC: 172, cover: 'bare' }, 72, c))
-    }
-  },
-  {
-    id: 'roast-loss-60',
-    what: 'boneless roasts, 1–2 kg, 163 °C to 60 °C: loss',
-    source: 'USDA cooking yields of meat (from memory)',
-    use: 'held out',
-    unit: '%',
-    seen: [17, 25],
-    middleIs: '93 mm, 1.5 kg',
-    figure: (ease, c) => {
-      const piece = log(between(100, 85, ease), between(2000, 1000, ease), { cutId: 'strip' })
-      return lossAtPull(rested(piece, { ovenC: 163, cover: 'bare' }, 60, c))
-    }
-  }
+  lost(
+    'roast-loss-72',
+    'eye of round, 0.6–1.1 kg, still oven of 172 °C to 72 °C at the core: loss',
+    'S. M. Goñi and V. O. Salvadori, J. Food Engineering 100 (2010) (from memory)',
+    'fitted',
+    [172, 72],
+    [75, 85],
+    [600, 1100],
+    [28, 36]
+  ),
+  lost(
+    'roast-loss-60',
+    'boneless roasts, 1–2 kg, 163 °C to 60 °C: loss',
+    'USDA cooking yields of meat (from memory)',
+    'held out',
+    [163, 60],
+    [100, 85],
+    [2000, 1000],
+    [17, 25]
+  )
 ]

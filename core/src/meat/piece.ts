@@ -80,6 +80,10 @@ export type PieceShape =
 /** Wider than this many times its thickness, a steak's rim does not reach its middle. */
 const FLAT_FROM = 3
 
+/** What a cook calls it: what is roasted whole is no steak, though the cut is sold as one. */
+export const pieceName = (piece: Pick<Piece, 'form'>, cut: Pick<Cut, 'name'>): string =>
+  piece.form === 'roast' ? cut.name.replace(/ steak$/, ' joint') : cut.name
+
 /** Whether the piece is so wide that only its two faces matter. */
 export function isFlat(piece: Piece, cut: Cut): boolean {
   return piece.form !== 'roast' && 2 * Math.sqrt(faceAreaM2(piece, cut) / Math.PI) >= (FLAT_FROM * piece.thicknessMm) / 1000

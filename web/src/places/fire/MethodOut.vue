@@ -3,6 +3,7 @@
 import { Button as AButton } from 'ant-design-vue'
 import dayjs from 'dayjs'
 import { computed, ref } from 'vue'
+import { pieceName } from '#core/meat/piece'
 import { readPlanCase, writePlanCase } from '#core/formats/planCase'
 import { dialsOf, dialValues } from '#core/method/dials'
 import type { MethodKind } from '#core/method/methods'
@@ -89,7 +90,7 @@ async function asPdf(): Promise<void> {
   out.value = 'Making the page…'
   try {
     const sheet = await api.sheetPdf({
-      title: `${draft.cut.name}: ${props.kind}`,
+      title: `${pieceName(draft.request.piece, draft.cut)}: ${props.kind}`,
       subtitle: `${shownText(showMass(draft.request.piece.weightG, units.system))}, ${shownText(showLength(draft.request.piece.thicknessMm, units.system))}, to ${target.value}; ${inWords()}`,
       lines: props.lines.map(l => ({ label: l.label, figure: l.shown.figure, unit: l.shown.unit })),
       schedule: schedule.value.map(s => ({ at: s.at, what: s.what })),
@@ -104,9 +105,9 @@ async function asPdf(): Promise<void> {
 }
 async function asCalendar(): Promise<void> {
   const { default: ical } = await import('ical-generator')
-  const calendar = ical({ name: `${draft.cut.name}: ${props.kind}` })
+  const calendar = ical({ name: `${pieceName(draft.request.piece, draft.cut)}: ${props.kind}` })
   for (const s of schedule.value)
-    calendar.createEvent({ start: s.from.toDate(), end: s.to.toDate(), summary: `${draft.cut.name}: ${s.what}` })
+    calendar.createEvent({ start: s.from.toDate(), end: s.to.toDate(), summary: `${pieceName(draft.request.piece, draft.cut)}: ${s.what}` })
   saveFile(new Blob([calendar.toString()], { type: 'text/calendar;charset=utf-8' }), `${fileName.value}.ics`)
   out.value = 'Saved as a calendar file.'
 }

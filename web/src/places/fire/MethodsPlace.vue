@@ -3,6 +3,7 @@
 import { Button as AButton } from 'ant-design-vue'
 import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import { pieceName } from '#core/meat/piece'
 import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
 import { methodSheet } from '#core/plan/everyMethod'
 import { showLength, showTemperature, shownText } from '#core/quantity/format'
@@ -129,7 +130,7 @@ const beside = computed(() => {
       <fire-tabs />
       <h1>Every way to cook it</h1>
       <p class="quiet">
-        {{ draft.cut.name }}, {{ shownText(showLength(piece.thicknessMm, units.system)) }}, to {{ target }} inside.
+        {{ pieceName(piece, draft.cut) }}, {{ shownText(showLength(piece.thicknessMm, units.system)) }}, to {{ target }} inside.
         <router-link to="/bench">Change the piece</router-link>
       </p>
       <doneness-row />

@@ -5,6 +5,7 @@ import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { scaleOf } from '#core/doneness/scale'
 import { dialsOf, dialValues, type DialKey, type DialValues } from '#core/method/dials'
 import { METHOD_KINDS, METHODS, type MethodKind } from '#core/method/methods'
+import { pieceName } from '#core/meat/piece'
 import type { InPot } from '#core/method/pot'
 import { methodSheet, settingsFor, WHEN } from '#core/plan/everyMethod'
 import type { Misjudged } from '#core/plan/compare'
@@ -118,7 +119,7 @@ const curves = ref(false)
 const piece = computed(() => draft.request.piece)
 const title = computed(
   () =>
-    `${piece.value.count > 1 ? `${piece.value.count} × ` : ''}${draft.cut.name}, ${shownText(showLength(piece.value.thicknessMm, units.system))}: ${kind.value}`
+    `${piece.value.count > 1 ? `${piece.value.count} × ` : ''}${pieceName(piece.value, draft.cut)}, ${shownText(showLength(piece.value.thicknessMm, units.system))}: ${kind.value}`
 )
 const said = computed(() => (now.value ? planDoubts(now.value.plan, units.system) : []))
 
