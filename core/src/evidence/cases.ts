@@ -14,7 +14,7 @@ import {
   grilled,
   minutes,
   PRACTICE,
-  pullFor,
+  sooner,
   ribSteak,
   riseFrom,
   skillet,
@@ -180,31 +180,28 @@ export const CASES: readonly Case[] = [
   },
   {
     id: 'tenderloin-gap',
-    what: 'the whole centre comes out near 48 °C where the piece of 550 g comes out near 52, for the same result: how much sooner',
+    what: 'the whole centre comes out near 48 °C where the piece of 550 g comes out at 52, to read the same after 20 min of rest: how much sooner',
     source: PRACTICE,
     use: 'fitted',
     unit: 'K',
     seen: [2, 5],
-    middleIs: '61 and 75 mm, to 56 °C',
-    figure: (ease, c) => pullFor(56, log(61, 550), TENDERLOIN, c) - pullFor(56, log(between(70, 80, ease), 1600), TENDERLOIN, c)
+    middleIs: '61 and 75 mm',
+    figure: (ease, c) => sooner(between(70, 80, ease), 1600, minutes(20), c)
   },
   {
     id: 'pastry-rise',
-    what: 'pastry-wrapped fillet: out at 51.7 °C, rests to 54.4 °C',
+    what: 'pastry-wrapped fillet: out at 51.7 °C, rests 5–10 min to 54.4 °C',
     source: PRACTICE,
     use: 'held out',
     unit: 'K',
     seen: [1.7, 5],
-    middleIs: '60 mm, 600 g',
+    middleIs: '60 mm, 600 g, 7½ min',
     figure: (ease, c) => {
       const piece = log(between(64, 56, ease), 600, { startC: 10 })
-      const settings = { ovenC: 210, pasteMm: 4, pastryMm: 3 }
+      const settings = { ovenC: 210, pasteMm: 4, pastryMm: 3, cover: 'bare' } as const
       const long = cook('in pastry', piece, settings, minutes(120), c)
-      return riseFrom(
-        51.7,
-        core => reaches(long, core),
-        s => cook('in pastry', piece, settings, s, c)
-      )
+      const cooked = cook('in pastry', piece, settings, reaches(long, 51.7), c)
+      return cooked.coreAt(cooked.off + minutes(between(5, 10, ease))) - cooked.coreAt(cooked.off)
     }
   },
   {

@@ -153,15 +153,23 @@ export function riseFrom(pull: number, timeOf: (core: number) => number, cookFor
   return carryover(cookFor(timeOf(pull)))
 }
 
-/** What the core of a log reads when it is taken out so as to peak at a temperature: between a pull at 46 °C and one at 52, straight. */
-export function pullFor(peak: number, piece: Piece, settings: Partial<SettingsOf['roast']>, c: Constants): number {
+/** What a log taken out at a core temperature reads once it has rested for so long, s. */
+function restedReading(piece: Piece, settings: Partial<SettingsOf['roast']>, c: Constants, restS: number): (pull: number) => number {
   const long = cook('roast', piece, settings, minutes(120), c)
-  const [early, late] = [46, 52].map(pull => {
+  return pull => {
     const cooked = cook('roast', piece, settings, reaches(long, pull) - (settings.searS ?? 0), c)
-    return { pull, peak: cooked.run.peak.core }
-  })
-  return early.pull + ((peak - early.peak) * (late.pull - early.pull)) / (late.peak - early.peak)
+    return cooked.coreAt(cooked.off + restS)
+  }
 }
+
+/** How much sooner a large tenderloin comes out so as to read, when both are carved, what a piece of 550 g out at 52 °C does, K. */
+export function sooner(acrossMm: number, grams: number, restS: number, c: Constants): number {
+  const small = restedReading(log(61, 550), TENDERLOIN, c, restS)(OUT_AT)
+  const large = restedReading(log(acrossMm, grams), TENDERLOIN, c, restS)
+  const [early, late] = [OUT_AT - 6, OUT_AT].map(large)
+  return (6 * (late - small)) / (late - early)
+}
+const OUT_AT = 52
 
 /** Top-sirloin cap portions: seared, the fat edge too, then so many minutes in a 200 °C oven. */
 export const capPortions = (ease: number, ovenMin: number, c: Constants): ReturnType<typeof cook> =>

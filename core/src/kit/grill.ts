@@ -56,6 +56,17 @@ export const awayFromCoals = (grateC: number, room: Room, c: Constants): AirFace
 /** How much of the coals' heat is still in the air above the meat; estimate. */
 const AWAY_SHARE = 0.3
 
+/**
+ * The rim of a piece over the coals: what rises between the bars sweeps up along it, and a wall
+ * that stands over a plain sees that plain with half of its view (the other half is what is above).
+ */
+export function besideRim(grateC: number, up: AirFace, c: Constants): AirFace {
+  const fourth = (celsius: number): number => (celsius + KELVIN) ** 4
+  const walls = ((fourth(grateC) + fourth(up.walls)) / 2) ** 0.25 - KELVIN
+  return { ...up, air: grateC, walls, convection: c.coalConvection }
+}
+const KELVIN = 273.15
+
 /** Anywhere under a closed lid beside the coals. */
 export const underLid = (lidC: number, c: Constants, grill: Pick<Grill, 'fuel'> = {}): AirFace => ({
   kind: 'air',

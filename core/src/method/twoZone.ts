@@ -2,7 +2,7 @@
  * A grill with two zones: over the coals for colour, beside them under the lid to
  * finish, or the other way about. The free quantity is the time beside the coals.
  */
-import { awayFromCoals, overCoals, underLid, type Grill } from '#core/kit/grill'
+import { awayFromCoals, besideRim, overCoals, underLid, type Grill } from '#core/kit/grill'
 import type { Method, PlannedStage, Resting } from './method'
 import { restStage, stageIn } from './parts'
 import { subjectOf, type Setup } from './setup'
@@ -52,6 +52,7 @@ function overTheCoals(setup: Setup<TwoZone>): PlannedStage[] {
   const { settings, constants, room, piece } = setup
   const down = overCoals(settings.grateC, constants, settings.grill)
   const up = settings.covered ? underLid(settings.lidC, constants, settings.grill) : awayFromCoals(settings.grateC, room, constants)
+  const side = besideRim(settings.grateC, up, constants)
   const spells = Math.max(1, settings.directSpells)
   if (settings.directS <= 0) return []
   // Rolled over the bars a roast shows each part of its outside to the coals for about half the time.
@@ -61,6 +62,6 @@ function overTheCoals(setup: Setup<TwoZone>): PlannedStage[] {
     busy: true,
     name: i % 2 === 0 ? 'first face to the coals' : 'second face to the coals',
     end: { after: settings.directS / spells },
-    faces: i % 2 === 0 ? { first: down, second: up, side: up } : { first: up, second: down, side: up }
+    faces: i % 2 === 0 ? { first: down, second: up, side } : { first: up, second: down, side }
   }))
 }
