@@ -105,7 +105,7 @@ function figures(plan: Plan, lateS: number | null, off: Misjudged): object {
   const { section } = plan
   return {
     free: { what: METHODS[plan.kind as MethodKind].free, seconds: seconds(plan.free) },
-    phases: plan.phases.map(p => ({ phase: p.phase, name: p.name, fromS: seconds(p.from), toS: seconds(p.to) })),
+    phases: plan.phases.map(p => ({ phase: p.phase, name: p.name, spells: p.spells, fromS: seconds(p.from), toS: seconds(p.to) })),
     pull: { atS: seconds(plan.pull.time), coreC: degrees(plan.pull.core) },
     peak: { atS: seconds(plan.peak.time), coreC: degrees(plan.peak.core) },
     carryoverK: degrees(plan.peak.core - plan.pull.core),

@@ -9,7 +9,7 @@ import { meatMaterial } from '#core/heat/properties'
 import { saturatedVapour } from '#core/heat/vapour'
 import { KITCHEN, openAir, underFoil } from './air'
 import { heldBath, inFridge, inIce, mixed, POTS, potLump } from './bath'
-import { awayFromCoals, overCoals, underLid } from './grill'
+import { awayFromCoals, besideRim, overCoals, underLid } from './grill'
 import { ovenAir, ovenAround, OVENS } from './oven'
 import { panLump, PANS } from './pan'
 
@@ -67,6 +67,19 @@ describe('grills', () => {
     const cores = [overCoals(230, CONSTANTS), underLid(150, CONSTANTS), awayFromCoals(230, KITCHEN, CONSTANTS)].map(f => coreAfter(f, 10))
     expect(cores[0]).toBeGreaterThan(cores[1] + 5)
     expect(cores[1]).toBeGreaterThan(cores[2] + 3)
+  })
+
+  it('the rim of a piece over the coals fares between the face to them and the face away', () => {
+    const away = awayFromCoals(230, KITCHEN, CONSTANTS)
+    const [down, rim, up] = [overCoals(230, CONSTANTS), besideRim(230, away, CONSTANTS), away].map(f => coreAfter(f, 10))
+    expect(rim).toBeGreaterThan(up + 3)
+    expect(rim).toBeLessThan(down - 1)
+  })
+
+  it('a wall over a plain radiates with it by half: between the two fourth powers', () => {
+    const { walls } = besideRim(300, awayFromCoals(300, { ...KITCHEN, temperatureC: 20 }, CONSTANTS), CONSTANTS)
+    const kelvin = [20, 300].map(T => T + 273.15)
+    expect(5.67e-8 * (walls + 273.15) ** 4).toBeCloseTo((5.67e-8 * (kelvin[0] ** 4 + kelvin[1] ** 4)) / 2, 6)
   })
 })
 

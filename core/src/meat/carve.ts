@@ -47,7 +47,8 @@ function stepsFor(piece: Piece, cut: Cut, bone: boolean): string[] {
   if ((piece.coats ?? []).some(c => c.what === 'pastry')) steps.push('A serrated knife through the pastry, without pressing.')
   if (cut.profile === 'triangle' || cut.grain.runs === 'turning')
     steps.push('The grain turns: cut in two where it does, and turn one half.')
-  steps.push(`${capital(cut.slice.text).replace(/\.$/, '')}.`)
+  if (piece.form === 'roast') steps.push('Straight across it from one end. The end slices are done furthest: for whoever likes them so.')
+  else steps.push(`${capital(cut.slice.text).replace(/\.$/, '')}.`)
   if (cut.fatEdge) steps.push('Leave each slice its own rim of fat; who does not want it cuts it off.')
   steps.push('Salt the cut faces, and pour the juices of the board back over.')
   return steps

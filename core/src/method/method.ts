@@ -62,12 +62,18 @@ const LONGEST_JOINT_REST = 30 * 60
 /** Kept running after the carving, so that the curves show where things go. */
 export const AFTERWARDS = 120
 
-/** A program with as much rest as counts toward its peak. */
+/**
+ * A program with as much rest as counts toward its peak. A steak climbs on on the plate; a joint only until it
+ * is carved, by the clock where the cook rests it so.
+ */
 export function rested({ heating, rest: resting }: Program, { piece, settings }: Setup<Resting>): PlannedStage[] {
-  const longest = piece.form === 'roast' && settings.cover !== 'fridge' ? LONGEST_JOINT_REST : LONGEST_REST
+  const joint = piece.form === 'roast' && settings.cover !== 'fridge'
   const least = restSeconds(settings.rest, secondsOf(heating), 0)
-  return [...heating, resting(Math.max(longest, least + AFTERWARDS))]
+  if (joint && settings.rest.kind !== 'to the peak') return [...heating, resting(Math.max(SHORTEST_REST, least))]
+  return [...heating, resting(Math.max(joint ? LONGEST_JOINT_REST : LONGEST_REST, least + AFTERWARDS))]
 }
+/** s: as long as it takes to find the knife. */
+const SHORTEST_REST = 60
 
 /** How long the school rests a piece that spent `cooking` on the heat and peaks after `toPeak`. */
 export function restSeconds(rest: RestLength, cooking: number, toPeak: number): number {

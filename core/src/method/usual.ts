@@ -62,6 +62,7 @@ export function usualSettings(kit: FullKit, targetC: number): SettingsOf {
     'sear then bath': { ...sear(120, 230), ...bath },
     'short hot bath': { ...sear(120, 230), ...bath, bathC: bathAt(targetC + HOT_BY) },
     pot: { ...sear(120, 230), pot: kit.pot, boilingParts: 4, coldParts: 1, coldC: 12, lid: true, topUps: [] },
-    'in pastry': { ...sear(0, 215), oven: kit.oven, ovenC: 210, pasteMm: 6, pastryMm: 4 }
+    // Rested longer its crust goes soft; common practice, no source.
+    'in pastry': { ...sear(0, 215), oven: kit.oven, ovenC: 210, pasteMm: 5, pastryMm: 3, rest: { kind: 'clock', seconds: 600 } }
   }
 }

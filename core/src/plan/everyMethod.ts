@@ -136,9 +136,16 @@ function whyRewarm({ history, peak, target }: Plan, { from }: PhaseSpan, system:
 }
 const WORTH_SAYING_K = 1
 
-/** A sear of several turns is one thing to a cook. */
-export const phaseName = ({ phase, name }: PhaseSpan): string =>
-  phase === 'sear' ? 'sear, all its turns' : phase === 'fat edge' ? 'fat edge' : name
+/** Spells between which it is turned are one thing to a cook, with a turn every so often. */
+export function phaseName(span: PhaseSpan): string {
+  const { spells, from, to } = span
+  if (spells === 1) return shortName(span)
+  const every = spells === 2 ? 'once' : `every ${shownText(showDuration((to - from) / spells))}`
+  return `${shortName(span)}, turned ${every}`
+}
+/** The same where there is little room. */
+export const shortName = ({ phase, name, spells }: PhaseSpan): string =>
+  phase === 'fat edge' ? 'fat edge' : spells === 1 ? name : phase === 'coals' ? 'over the coals' : phase
 
 /** The engine's own figures for one part of the work. */
 function whyRest({ peak, carve, history }: Plan, system: UnitSystem): string {

@@ -30,6 +30,8 @@ export interface Moment {
 export interface PhaseSpan {
   readonly phase: Phase
   readonly name: string
+  /** How many stages it is of: a piece is turned between two. */
+  readonly spells: number
   readonly from: number
   readonly to: number
 }
@@ -227,8 +229,8 @@ function spans(stages: readonly PlannedStage[]): PhaseSpan[] {
     const from = time
     time += secondsOf([stage])
     const last = found[found.length - 1]
-    if (last?.phase === stage.phase) found[found.length - 1] = { ...last, to: time }
-    else if (time > from) found.push({ phase: stage.phase, name: stage.name, from, to: time })
+    if (last?.phase === stage.phase) found[found.length - 1] = { ...last, spells: last.spells + 1, to: time }
+    else if (time > from) found.push({ phase: stage.phase, name: stage.name, spells: 1, from, to: time })
   }
   return found
 }

@@ -8,7 +8,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { valueAt } from '#core/heat/history'
 import type { Phase } from '#core/method/method'
-import { phaseName } from '#core/plan/everyMethod'
+import { phaseName, shortName } from '#core/plan/everyMethod'
 import { plateInUse, type Plan } from '#core/plan/plan'
 import type { Spread } from '#core/plan/spread'
 import { showClock, showTemperature, shownText } from '#core/quantity/format'
@@ -58,6 +58,8 @@ interface Part {
   readonly name: string
   readonly from: number
   readonly to: number
+  /** Where the name does not fit. */
+  readonly short?: string
   readonly kind: 'heat' | 'sear' | 'hot' | 'wet' | 'rest' | 'carve'
 }
 const KIND: Record<Phase, Part['kind']> = {
@@ -80,6 +82,7 @@ const parts = computed((): Part[] => {
     ...(props.preheatS === null ? [] : [{ name: 'Heat the pan', from: start.value, to: 0, kind: 'heat' as const }]),
     ...plan.phases.map(p => ({
       name: capital(p.phase === 'sear' && turns > 0 ? seared : p.phase === 'rest' ? 'rest' : phaseName(p)),
+      short: capital(shortName(p)),
       from: p.from,
       to: p.to,
       kind: KIND[p.phase]
@@ -88,7 +91,11 @@ const parts = computed((): Part[] => {
   ]
 })
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
-const fits = (p: Part): boolean => x.value(p.to) - x.value(p.from) > p.name.length * 7.4 + 14
+/** As much of its name as there is room for. */
+function nameOf(p: Part): string | undefined {
+  const room = x.value(p.to) - x.value(p.from)
+  return [p.name, p.short ?? p.name].find(name => room > name.length * 7.4 + 14)
+}
 
 const history = computed(() => props.plan.history)
 const read = (series: readonly number[]): number => valueAt(history.value.time, series, props.moment)
@@ -171,7 +178,7 @@ function last(values: readonly number[]): number {
         </g>
         <line v-for="t in turns ?? []" :key="t" class="turn" :x1="x(t)" :x2="x(t)" :y1="RIBBON.top + 19" :y2="RIBBON.top + RIBBON.height" />
         <g v-for="p in parts" :key="`t${p.from}`" :class="p.kind">
-          <text v-if="fits(p)" :x="x(p.from) + 8" :y="RIBBON.top + 15">{{ p.name }}</text>
+          <text v-if="nameOf(p)" :x="x(p.from) + 8" :y="RIBBON.top + 15">{{ nameOf(p) }}</text>
         </g>
       </g>
 

@@ -135,7 +135,7 @@ export const useMethods = defineStore('methods', () => {
         if (hand !== warm) return
         answer(kind, key, 'plan' in found ? { ...found, misjudged: null } : found)
         failed.value = null
-        if (fresh) void hand.remote.practise()
+        if (fresh && 'plan' in found) void hand.remote.practise(draft.request, kind, turned.value[kind] ?? {})
         // Set back meanwhile to what had been answered before: that answer is gone now.
         if (waiting === null && followed.value === kind && current(kind) === null) waiting = kind
       } catch {

@@ -8,7 +8,8 @@ import { preheatSeconds } from '#core/kit/pan'
 import type { PanPlan } from '#core/plan/panPlan'
 import { setupOf, type PlanRequest } from '#core/plan/request'
 import type { Spread } from '#core/plan/spread'
-import { AFTER_PLAN, hireWorker, Latest, type Hand } from '../workers/planner'
+import { aside } from '../workers/aside'
+import { AFTER_PLAN, hireWorker, Latest } from '../workers/planner'
 import type { Planned } from '../workers/planner.worker'
 import { useDraft } from './draft'
 
@@ -26,8 +27,7 @@ export const usePlanner = defineStore('planner', () => {
 
   const planner = hireWorker()
   let practised = false
-  let spreader: Hand | null = null
-  let spreading: ReturnType<typeof setTimeout> | undefined
+  let letGo: (() => void) | null = null
 
   const latest = new Latest<PlanRequest, Planned>(
     request => planner.remote.plan(request) as Promise<Planned>,
@@ -40,9 +40,9 @@ export const usePlanner = defineStore('planner', () => {
           preheatS: preheatSeconds(settings.pan, settings.ring, request.panC, room.temperatureC)
         }
         refusal.value = null
-        if (!practised) void planner.remote.practise()
+        if (!practised) void planner.remote.practise(request, null, {})
         practised = true
-        if (isDraft(request)) spreading = setTimeout(() => void workOutSpread(request, answer.plan), AFTER_PLAN)
+        if (isDraft(request)) letGo = workOutSpread(request, answer.plan)
       } else {
         refusal.value = { request, message: answer.refused, field: answer.field }
       }
@@ -52,15 +52,15 @@ export const usePlanner = defineStore('planner', () => {
     }
   )
 
-  async function workOutSpread(request: PlanRequest, plan: PanPlan): Promise<void> {
-    const hand = hireWorker()
-    spreader = hand
-    const spread = await hand.remote.spread(request, plan)
-    if (spreader === hand) {
-      spreadResult.value = { request, spread }
-      spreader = null
-    }
-    hand.stop()
+  function workOutSpread(request: PlanRequest, plan: PanPlan): () => void {
+    return aside(
+      async (remote, ticket) => {
+        spreadResult.value = { request, spread: await remote.spread(request, plan, ticket) }
+      },
+      AFTER_PLAN,
+      // Without it the plan stands all the same.
+      () => undefined
+    )
   }
 
   const isDraft = (request: PlanRequest): boolean => request === draft.request
@@ -69,9 +69,8 @@ export const usePlanner = defineStore('planner', () => {
     () => draft.request,
     request => {
       // It is of no use any more, and would keep the plan waiting.
-      clearTimeout(spreading)
-      spreader?.stop()
-      spreader = null
+      letGo?.()
+      letGo = null
       latest.put(request)
     },
     { immediate: true }

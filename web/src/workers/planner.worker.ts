@@ -12,6 +12,8 @@ import { RequestError, setupOf, type PlanRequest } from '#core/plan/request'
 import type { Hint } from '#core/plan/search'
 import { planSpreading, type Spread } from '#core/plan/spread'
 import type { Steps } from '#core/plan/steps'
+import { KEEP_ENDS, run } from '#core/heat/program'
+import type { Setup } from '#core/method/setup'
 import { CUTS, cutById } from '#core/meat/cuts'
 import { thawSeconds, type ThawingHow } from '#core/meat/larder'
 import type { Spell } from '#core/method/panSear'
@@ -42,15 +44,16 @@ export interface PlannerWorker {
   plan(request: PlanRequest): Planned
   /** For a cook under way: `past` is what has happened; `pulled` once it is off the heat. */
   forecast(request: PlanRequest, past: readonly Spell[], pulled: boolean, probed: Probed): Forecast
-  spread(request: PlanRequest, plan: PanPlan): Promise<Spread>
+  /** @param ticket what lets it go, as of all that follows from a plan */
+  spread(request: PlanRequest, plan: PanPlan, ticket: number): Promise<Spread>
   /** One method on the piece; a refusal where the piece cannot be cooked so. */
   method(request: PlanRequest, kind: MethodKind, turned: Dialled): PlannedMethod | Unsuited
   /** What a few millimetres would do to that plan. @param free its free time, s */
-  misjudged(request: PlanRequest, kind: MethodKind, turned: Dialled, free: number): Promise<Misjudged>
+  misjudged(request: PlanRequest, kind: MethodKind, turned: Dialled, free: number, ticket?: number): Promise<Misjudged>
   /** How sure that plan is. */
-  methodSpread(request: PlanRequest, kind: MethodKind, turned: Dialled, plan: Plan): Promise<Spread>
+  methodSpread(request: PlanRequest, kind: MethodKind, turned: Dialled, plan: Plan, ticket: number): Promise<Spread>
   /** What comes of it by that method if one thing is not as said. */
-  methodWhatIf(request: PlanRequest, kind: MethodKind, turned: Dialled, plan: Plan): Promise<readonly Consequence[]>
+  methodWhatIf(request: PlanRequest, kind: MethodKind, turned: Dialled, plan: Plan, ticket: number): Promise<readonly Consequence[]>
   /** What is cut off it put back to the heat, for whoever wants it further done. */
   second(request: PlanRequest, kind: MethodKind, turned: Dialled, plan: Plan, targetC: number): SecondServing | { readonly refused: string }
   /** How long until what is kept is cold. */
@@ -64,9 +67,11 @@ export interface PlannerWorker {
   /** Where the thin end of a wedge peaks, °C. */
   thinEnd(request: PlanRequest, plan: PanPlan): number | null
   /** What comes of it if one thing is not as said. */
-  whatIf(request: PlanRequest, plan: PanPlan): Promise<readonly Consequence[]>
-  /** For a hand that stays: see `practise`. */
-  practise(): void
+  whatIf(request: PlanRequest, plan: PanPlan, ticket: number): Promise<readonly Consequence[]>
+  /** Nobody waits for it any more: it is dropped between two pieces of work. */
+  letGo(ticket: number): void
+  /** For a hand that stays, after its first plan: see `practise`. @param kind null for the pan's own page */
+  practise(request: PlanRequest, kind: MethodKind | null, turned: Dialled): void
   /** Until thawed from a freezer, s. */
   thaw(cutId: string, thicknessMm: number, how: ThawingHow): number
 }
@@ -105,9 +110,15 @@ const pause = (): Promise<void> =>
     port1.onmessage = () => go()
     port2.postMessage(null)
   })
-/** A worker that is let go ends between two tasks, not within one: a long piece of work would go on for seconds and slow the next plan. */
-async function inPieces<T>(steps: Steps<T>): Promise<T> {
+/** What nobody waits for any more; numbers, a few bytes each. */
+const goneTickets = new Set<number>()
+/**
+ * A worker ends, and hears what it is told, between two tasks, not within one: a long piece of work would
+ * go on for seconds and slow the next plan.
+ */
+async function inPieces<T>(steps: Steps<T>, ticket: number | null = null): Promise<T> {
   for (;;) {
+    if (ticket !== null && goneTickets.has(ticket)) throw new Error('Let go.')
     const step = steps.next()
     if (step.done === true) return step.value
     await pause()
@@ -116,13 +127,20 @@ async function inPieces<T>(steps: Steps<T>): Promise<T> {
 
 const PRACTICE_PLANS = 10
 /**
- * The engine's loops are compiled as they run. A few plans of the usual steak while nobody asks, each a task
+ * The engine's loops are compiled as they run. A few more plans like the first while nobody asks, each a task
  * of its own so that a question comes between, and a first turn of a dial is answered as soon as a tenth.
+ * A joint's plan would keep a question waiting: its first minutes do, over and over.
  */
-function practise(left = PRACTICE_PLANS): void {
+function practise(plan: () => unknown, left = PRACTICE_PLANS): void {
   if (left === 0) return
-  planPanSear(setupOf(FIRST_REQUEST), FIRST_REQUEST.targetC)
-  setTimeout(practise, 0, left - 1)
+  plan()
+  setTimeout(practise, 0, plan, left - 1)
+}
+
+const FIRST_S = 4 * 60
+function firstMinutes<K extends MethodKind>(method: Method<SettingsOf[K]>, setup: Setup<SettingsOf[K]>): void {
+  const [begin] = method.program(setup, FIRST_S).heating
+  run(method.subject(setup, 'fine'), [{ ...begin, end: { after: FIRST_S } }], KEEP_ENDS)
 }
 
 const worker: PlannerWorker = {
@@ -140,7 +158,7 @@ const worker: PlannerWorker = {
     const { setup: _, ...heard } = heeded
     return { ...planned, heard }
   },
-  spread: (request, plan) => inPieces(planSpreading(setupOf(request), plan)),
+  spread: (request, plan, ticket) => inPieces(planSpreading(setupOf(request), plan), ticket),
   method: (request, kind, turned) => {
     const like = `${kind} ${request.piece.cutId} ${request.piece.form ?? ''}`
     try {
@@ -152,9 +170,11 @@ const worker: PlannerWorker = {
       throw error
     }
   },
-  misjudged: (request, kind, turned, free) => inPieces(misjudging(methodOf(kind), setupFor(request, kind, turned), free)),
-  methodSpread: (request, kind, turned, plan) => inPieces(methodSpreading(methodOf(kind), setupFor(request, kind, turned), plan)),
-  methodWhatIf: (request, kind, turned, plan) => inPieces(methodConsequences(methodOf(kind), setupFor(request, kind, turned), plan)),
+  misjudged: (request, kind, turned, free, ticket) => inPieces(misjudging(methodOf(kind), setupFor(request, kind, turned), free), ticket),
+  methodSpread: (request, kind, turned, plan, ticket) =>
+    inPieces(methodSpreading(methodOf(kind), setupFor(request, kind, turned), plan), ticket),
+  methodWhatIf: (request, kind, turned, plan, ticket) =>
+    inPieces(methodConsequences(methodOf(kind), setupFor(request, kind, turned), plan), ticket),
   second: (request, kind, turned, plan, targetC) => {
     try {
       return secondServing(methodOf(kind), setupFor(request, kind, turned), plan, targetC)
@@ -171,8 +191,17 @@ const worker: PlannerWorker = {
   preparations: (request, preparation) => comparePreparations(setupOf(request), request.targetC, preparation),
   warmedUp: (request, preparation) => warmedUp(setupOf(request), preparation.fridgeC, preparation.outMin),
   thinEnd: (request, plan) => thinEndPeak(setupOf(request), plan.spells, plan.carve.time - plan.pull.time),
-  whatIf: (request, plan) => inPieces(consequences(setupOf(request), plan)),
-  practise: () => void setTimeout(practise, 0),
+  whatIf: (request, plan, ticket) => inPieces(consequences(setupOf(request), plan), ticket),
+  letGo: ticket => void goneTickets.add(ticket),
+  practise: (request, kind, turned) => {
+    const like =
+      kind === null
+        ? () => planPanSear(setupOf(request), request.targetC)
+        : request.piece.form === 'roast'
+          ? () => firstMinutes(methodOf(kind), setupFor(request, kind, turned))
+          : () => planFor(request, kind, turned, undefined)
+    setTimeout(practise, 0, like)
+  },
   thaw: (cutId, thicknessMm, how) => thawSeconds(thicknessMm, cutById(cutId) ?? CUTS[0], how)
 }
 

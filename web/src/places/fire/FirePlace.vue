@@ -98,7 +98,7 @@ function light(): void {
         <what-if
           :of="planner.current"
           :scale="scaleOf(draft.request)"
-          :ask="w => w.whatIf(planner.current!.request, planner.current!.plan)"
+          :ask="(remote, ticket) => remote.whatIf(planner.current!.request, planner.current!.plan, ticket)"
         />
         <table-board :request="draft.request" kind="pan sear" :turned="{}" :plan="planner.current?.plan ?? null" />
         <carve-board

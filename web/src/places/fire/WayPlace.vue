@@ -18,7 +18,8 @@ import { useMethods } from '../../stores/methods'
 import { useUnits } from '../../stores/units'
 import DialBoard from '../../ui/DialBoard.vue'
 import PickField from '../../ui/PickField.vue'
-import { AFTER_PLAN, hireWorker, type Hand } from '../../workers/planner'
+import { aside } from '../../workers/aside'
+import { AFTER_PLAN } from '../../workers/planner'
 import CarveBoard from './CarveBoard.vue'
 import DonenessRow from './DonenessRow.vue'
 import FireTabs from './FireTabs.vue'
@@ -79,21 +80,21 @@ watch(
     sure.value = null
     if (!current) return
     const [request, k, t] = [draft.request, kind.value, turned.value]
-    let hand: Hand | undefined
-    const work = async ({ remote, stop }: Hand): Promise<void> => {
-      misjudged.value ??= await remote.misjudged(request, k, t, current.plan.free)
-      sure.value = await remote.methodSpread(request, k, t, current.plan)
-      stop()
-    }
-    const waiting = setTimeout(() => {
-      hand = hireWorker()
-      // Without them the plan stands all the same.
-      void work(hand).catch(hand.stop)
-    }, AFTER_PLAN)
-    onCleanup(() => {
-      clearTimeout(waiting)
-      hand?.stop()
-    })
+    onCleanup(
+      aside(
+        async (remote, ticket) => {
+          if (misjudged.value === null) {
+            const found = await remote.misjudged(request, k, t, current.plan.free, ticket)
+            if (now.value === current) misjudged.value = found
+          }
+          const spread = await remote.methodSpread(request, k, t, current.plan, ticket)
+          if (now.value === current) sure.value = spread
+        },
+        AFTER_PLAN,
+        // Without them the plan stands all the same.
+        () => undefined
+      )
+    )
   },
   { immediate: true }
 )
@@ -190,7 +191,7 @@ const ways = computed(() => METHOD_KINDS.map(k => ({ value: k, label: k })))
           v-if="shown && !unsuited"
           :of="now"
           :scale="scaleOf(draft.request)"
-          :ask="w => w.methodWhatIf(draft.request, kind, turned, now!.plan)"
+          :ask="(remote, ticket) => remote.methodWhatIf(draft.request, kind, turned, now!.plan, ticket)"
         />
         <table-board v-if="shown && !unsuited" :request="draft.request" :kind="kind" :turned="turned" :plan="now?.plan ?? null" />
         <keep-board

@@ -6,15 +6,18 @@ import { OFF_K } from '#core/plan/methodWhatIf'
 import { showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import { LATE_S, MISJUDGED_MM, type Consequence, type WhatIfId } from '#core/plan/whatIf'
 import { useUnits } from '../../stores/units'
-import { hireWorker, type Hand } from '../../workers/planner'
+import { aside } from '../../workers/aside'
+import type { Hand } from '../../workers/planner'
 
 const props = defineProps<{
   /** The plan it is about; null while there is none that is current. */
   of: object | null
-  ask: (remote: Hand['remote']) => Promise<readonly Consequence[]>
+  ask: (remote: Hand['remote'], ticket: number) => Promise<readonly Consequence[]>
   scale: Scale
 }>()
 const units = useUnits()
+/** ms until the hand is still: it is the plan itself that must not wait. */
+const STILL = 400
 const found = shallowRef<{ readonly of: object; readonly answers: readonly Consequence[] } | null>(null)
 const failed = shallowRef(false)
 watch(
@@ -22,20 +25,16 @@ watch(
   (current, _, onCleanup) => {
     failed.value = false
     if (!current) return
-    let hand: Hand | undefined
-    // Once the hand is still: it is the plan itself that must not wait.
-    const waiting = setTimeout(() => {
-      hand = hireWorker()
-      props
-        .ask(hand.remote)
-        .then(answers => (found.value = { of: current, answers }))
-        .catch(() => (failed.value = true))
-        .finally(hand.stop)
-    }, 400)
-    onCleanup(() => {
-      clearTimeout(waiting)
-      hand?.stop()
-    })
+    onCleanup(
+      aside(
+        async (remote, ticket) => {
+          const answers = await props.ask(remote, ticket)
+          if (props.of === current) found.value = { of: current, answers }
+        },
+        STILL,
+        () => (failed.value = true)
+      )
+    )
   },
   { immediate: true }
 )
