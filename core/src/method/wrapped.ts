@@ -37,15 +37,15 @@ export const wrapped: Method<Wrapped> = {
       : 'Pastry goes round a trimmed log of fillet: not a steak, and nothing with a bone or a fat cap.'
 }
 
+const withWrap = (setup: Setup<Wrapped>): Setup<Wrapped> => ({ ...setup, piece: wrappedPiece(setup.piece, setup.settings) })
+
 /** Mushroom paste inside, pastry outside, all round and over both ends. */
-function withWrap(setup: Setup<Wrapped>): Setup<Wrapped> {
-  const { pasteMm, pastryMm } = setup.settings
+export function wrappedPiece(piece: Piece, { pasteMm, pastryMm }: Pick<Wrapped, 'pasteMm' | 'pastryMm'>): Piece {
   const on = (where: PieceCoat['on']): PieceCoat[] => [
     { what: 'pastry', on: where, thicknessMm: pastryMm },
     { what: 'mushroom paste', on: where, thicknessMm: pasteMm }
   ]
-  const piece: Piece = { ...setup.piece, coats: [...on('side'), ...on('first')] }
-  return { ...setup, piece }
+  return { ...piece, coats: [...on('side'), ...on('first')] }
 }
 
 /** What to say where the meat's time and the pastry's do not meet; null where they do. */

@@ -1,6 +1,5 @@
 /** When a plan asks for a deliberate yes, and when a long enough bath makes it unnecessary. */
 import { describe, expect, it } from 'vitest'
-import { carvingOf } from '#core/meat/carve'
 import { cutById } from '#core/meat/cuts'
 import type { Piece } from '#core/meat/piece'
 import { cautionsFor } from './cautions'
@@ -64,28 +63,5 @@ describe('oil', () => {
     expect(smoke(180, 'butter')).toContain('virgin olive bears it')
     expect(smoke(180, 'rapeseed')).toBeUndefined()
     expect(smoke(290, 'avocado')).not.toContain('bears it')
-  })
-})
-
-describe('carving', () => {
-  const steak: Piece = { cutId: 'strip', count: 1, thicknessMm: 38, weightG: 450, lengthMm: 160, widthMm: 90, startC: 5, surface: 'patted' }
-  const of = (cutId: string, part: Partial<Piece> = {}, guests = 1) => carvingOf({ ...steak, cutId, ...part }, cutById(cutId)!, 0.1, guests)
-
-  it('goes across the grain, whichever way that runs', () => {
-    for (const id of ['strip', 'rump-cap', 'tri-tip', 'flank', 'hanger']) {
-      const { knifeDegrees } = of(id)
-      const { runs } = cutById(id)!.grain
-      expect(knifeDegrees, id).toBe({ along: 90, across: 0, slanting: 135, through: 90, fanning: 90, turning: 90 }[runs])
-    }
-  })
-
-  it('gives every guest a share of what is left, off the bone where there is one', () => {
-    const four = of('strip', {}, 4)
-    expect(four.perGuest.grams).toBeCloseTo((450 * 0.9) / 4, 6)
-    expect(four.perGuest.slices * 4).toBeGreaterThan(four.slices - 4)
-    const bone = of('t-bone')
-    expect(bone.cookedG).toBeLessThan(450 * 0.9)
-    expect(bone.steps[0]).toContain('fillet')
-    expect(of('rib-steak').steps[0]).toContain('Off the bone first')
   })
 })

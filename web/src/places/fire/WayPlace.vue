@@ -7,6 +7,7 @@ import { dialsOf, dialValues, type DialKey, type DialValues } from '#core/method
 import { METHOD_KINDS, METHODS, type MethodKind } from '#core/method/methods'
 import { pieceName } from '#core/meat/piece'
 import type { InPot } from '#core/method/pot'
+import { wrappedPiece, type Wrapped } from '#core/method/wrapped'
 import { methodSheet, settingsFor, WHEN } from '#core/plan/everyMethod'
 import type { Misjudged } from '#core/plan/compare'
 import { planDoubts } from '#core/plan/doubts'
@@ -204,7 +205,7 @@ const ways = computed(() => METHOD_KINDS.map(k => ({ value: k, label: k })))
         <carve-board
           v-if="shown"
           :class="{ stale: !now }"
-          :piece="piece"
+          :piece="kind === 'in pastry' ? wrappedPiece(piece, settings as Wrapped) : piece"
           :cut="draft.cut"
           :loss="shown.plan.loss"
           :peak-c="shown.plan.peak.core"
