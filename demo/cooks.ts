@@ -97,6 +97,7 @@ export async function fillWithDemo(db: Knex, now = Date.now()): Promise<void> {
       title: evening.title,
       createdAt: laidAt - 600_000,
       request,
+      way: null,
       planned: plannedOf(plan, planSpread(setup, plan), preheatS)
     })
     const said = (

@@ -4,7 +4,8 @@
  */
 import { standing, type CookEvent } from '#core/cook/events'
 import { progressOf } from '#core/cook/progress'
-import type { PanPlan } from '#core/plan/panPlan'
+import type { Way } from '#core/cook/way'
+import type { Plan } from '#core/plan/plan'
 import type { PlanRequest } from '#core/plan/request'
 import type { Percentiles } from '#core/plan/belief'
 import type { Spread } from '#core/plan/spread'
@@ -17,13 +18,15 @@ export interface Planned {
   readonly peakC: number
   readonly carveS: number
   readonly carveC: number
+  /** When it is turned, or goes on to the next stage. */
   readonly turnsS: readonly number[]
   readonly preheatS: number | null
   readonly loss: number
   /** 10th, 50th, 90th percentile of the pull, s; null where the spread was not ready. */
   readonly pullRangeS: Percentiles | null
   readonly curve: { readonly timeS: readonly number[]; readonly coreC: readonly number[] }
-  readonly section: { readonly edgesMm: readonly number[]; readonly hottestC: readonly number[] }
+  /** Along the axis from the first face; of a joint, where `round`, from the axis outward across its middle. */
+  readonly section: { readonly edgesMm: readonly number[]; readonly hottestC: readonly number[]; readonly round?: boolean }
 }
 
 export const VERDICTS = ['under', 'as wanted', 'over'] as const
@@ -46,6 +49,8 @@ export interface CookRecord {
   /** Epoch ms. */
   readonly createdAt: number
   readonly request: PlanRequest
+  /** The method, where it was not the pan alone. */
+  readonly way: Way | null
   readonly planned: Planned
   readonly events: readonly CookEvent[]
   readonly outcome: Outcome
@@ -55,14 +60,11 @@ const POINTS = 80
 const tenth = (value: number): number => Math.round(value * 10) / 10
 const hundredth = (value: number): number => Math.round(value * 100) / 100
 
-export function plannedOf(plan: PanPlan, spread: Spread | null, preheatS: number | null): Planned {
-  const { history } = plan
+/** @param plan with the moments, s, at which it is turned or goes on to the next stage */
+export function plannedOf(plan: Plan & { readonly turns: readonly number[] }, spread: Spread | null, preheatS: number | null): Planned {
+  const { history, turns } = plan
   const every = Math.max(1, Math.ceil(history.time.length / POINTS))
   const kept = history.time.map((_, i) => i).filter(i => i % every === 0 || i === history.time.length - 1)
-  const atCarving = plan.fields.reduce(
-    (found, f) => (Math.abs(f.time - plan.carve.time) < Math.abs(found.time - plan.carve.time) ? f : found),
-    plan.fields[0]
-  )
   return {
     pullS: tenth(plan.pull.time),
     pullC: hundredth(plan.pull.core),
@@ -70,13 +72,21 @@ export function plannedOf(plan: PanPlan, spread: Spread | null, preheatS: number
     peakC: hundredth(plan.peak.core),
     carveS: tenth(plan.carve.time),
     carveC: hundredth(plan.carve.core),
-    turnsS: plan.turns.map(tenth),
+    turnsS: turns.map(tenth),
     preheatS: preheatS === null ? null : tenth(preheatS),
     loss: Math.round(plan.loss * 1e4) / 1e4,
     pullRangeS: spread ? [tenth(spread.pull[0]), tenth(spread.pull[1]), tenth(spread.pull[2])] : null,
     curve: { timeS: kept.map(i => tenth(history.time[i])), coreC: kept.map(i => hundredth(history.core[i])) },
-    section: { edgesMm: plan.edgesMm.map(e => Math.round(e * 1e3) / 1e3), hottestC: atCarving.hottest.map(tenth) }
+    section: sectionAtCarving(plan)
   }
+}
+
+function sectionAtCarving({ fields, girth, geometry, carve }: Plan): Planned['section'] {
+  const near = fields.reduce((found, f, i) => (Math.abs(f.time - carve.time) < Math.abs(fields[found].time - carve.time) ? i : found), 0)
+  const thousandth = (mm: number): number => Math.round(mm * 1e3) / 1e3
+  return geometry.mirrored && girth
+    ? { edgesMm: geometry.radiiMm.map(thousandth), hottestC: girth[near].map(tenth), round: true }
+    : { edgesMm: geometry.edgesMm.map(thousandth), hottestC: fields[near].hottest.map(tenth) }
 }
 
 /** What was seen beside what was planned; null where nothing was seen. */

@@ -3,6 +3,8 @@
  * button that says it is done, and the advice that goes with it.
  */
 import { cutById } from '#core/meat/cuts'
+import { pieceName } from '#core/meat/piece'
+import type { UnderWay } from '#core/plan/underWay'
 import type { PanPlan } from '#core/plan/panPlan'
 import type { PlanRequest } from '#core/plan/request'
 import { showClock, showDuration, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
@@ -53,6 +55,8 @@ export function callFor(
         done: 'On its edge',
         advice: `${shownText(showDuration(request.fatEdgeS ?? 0))}, held with tongs, until the fat is brown and gives.`
       }
+    // A pan has no other place to go to.
+    case 'moved':
     case 'returned':
       return {
         says: `Put ${piece} back in`,
@@ -63,32 +67,47 @@ export function callFor(
       return {
         says: 'Off the heat',
         done: 'Off the heat',
-        advice: forecast.overshoot
-          ? `It will peak at ${degrees(forecast.peak.core)} whatever you do. Take it off now.`
-          : `When the probe reads ${degrees(forecast.pull.core)}, from the side, in the middle.`
+        advice: pullAdvice(forecast, system)
       }
     case 'carved':
-      return { says: 'Carve', done: 'Carved', advice: restAdvice(forecast, request, degrees) }
+      return {
+        says: 'Carve',
+        done: 'Carved',
+        advice: restAdvice(forecast, { targetC: request.targetC, rewarmS: request.rewarmS ?? 0, cover: request.cover }, system)
+      }
   }
 }
 
-function restAdvice(forecast: PanPlan, request: PlanRequest, degrees: (celsius: number) => string): string {
-  if (request.targetC - forecast.peak.core > WORTH_SAYING)
-    return `Pulled early: it will only reach ${degrees(forecast.peak.core)}. Put it back in, or serve it rarer.`
-  if (forecast.peak.core - request.targetC > WORTH_SAYING)
-    return `It will reach ${degrees(forecast.peak.core)}: carve sooner to keep some of the pink.`
-  if ((request.rewarmS ?? 0) > 0)
-    return `Then ${shownText(showDuration(request.rewarmS ?? 0))} a face back in the hot pan before it is cut.`
-  return request.cover === 'loose foil' ? 'Foil laid over, not tucked in.' : 'Leave it alone. Across the grain when you cut.'
+type Forecast = Pick<UnderWay, 'overshoot' | 'peak' | 'pull'>
+
+export function pullAdvice({ overshoot, peak, pull }: Forecast, system: UnitSystem): string {
+  const degrees = (celsius: number): string => shownText(showTemperature(celsius, system))
+  return overshoot
+    ? `It will peak at ${degrees(peak.core)} whatever you do. Take it off now.`
+    : `When the probe reads ${degrees(pull.core)}, from the side, in the middle.`
 }
 
-function pieceInWords({ piece }: PlanRequest): string {
-  return piece.count > 1 ? `the ${piece.count} pieces` : `the ${(cutById(piece.cutId)?.name ?? 'piece').toLowerCase()}`
+interface ToRest {
+  readonly targetC: number
+  readonly rewarmS: number
+  readonly cover: string
+}
+export function restAdvice({ peak }: Pick<Forecast, 'peak'>, { targetC, rewarmS, cover }: ToRest, system: UnitSystem): string {
+  const reached = shownText(showTemperature(peak.core, system))
+  if (targetC - peak.core > WORTH_SAYING) return `Pulled early: it will only reach ${reached}. Put it back in, or serve it rarer.`
+  if (peak.core - targetC > WORTH_SAYING) return `It will reach ${reached}: carve sooner to keep some of the pink.`
+  if (rewarmS > 0) return `Then ${shownText(showDuration(rewarmS))} a face back in the hot pan before it is cut.`
+  return cover === 'loose foil' ? 'Foil laid over, not tucked in.' : 'Leave it alone. Across the grain when you cut.'
+}
+
+export function pieceInWords({ piece }: Pick<PlanRequest, 'piece'>): string {
+  const cut = cutById(piece.cutId)
+  return piece.count > 1 ? `the ${piece.count} pieces` : `the ${cut ? pieceName(piece, cut).toLowerCase() : 'piece'}`
 }
 
 /** When the pull may come, s from now: the plan's own range, moved by what the forecast has moved. */
 export function pullRangeFromNow(
-  forecast: PanPlan,
+  forecast: Pick<PanPlan, 'pull'>,
   plannedPullS: number,
   range: Percentiles | null,
   elapsed: number
@@ -100,7 +119,7 @@ export function pullRangeFromNow(
 
 /** Narrower once the probe has spoken, s from now. @param sooner, later factors of the time to the pull */
 export function probedRangeFromNow(
-  forecast: PanPlan,
+  forecast: Pick<PanPlan, 'pull'>,
   { sooner, later }: { readonly sooner: number; readonly later: number },
   elapsed: number
 ): readonly [low: number, high: number] {

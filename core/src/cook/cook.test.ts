@@ -53,7 +53,7 @@ describe('what happened is kept as it happened', () => {
     expect(progressOf(pulled).phase).toBe('resting')
     expect(spellsUntil(pulled, now(700)).reduce((sum, s) => sum + s.seconds, 0)).toBe(500)
     const back = [...pulled, at(560, { kind: 'returned' })]
-    expect(progressOf(back).phase).toBe('in the pan')
+    expect(progressOf(back).phase).toBe('on the heat')
     expect(spellsUntil(back, now(600)).map(s => s.state)).toEqual(['first down', 'second down', 'lifted', 'second down'])
   })
 

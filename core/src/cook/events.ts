@@ -9,7 +9,7 @@ export type CookEvent = {
   readonly at: number
   readonly entered: number
 } & (
-  | { readonly kind: 'lit' | 'laid' | 'turned' | 'edged' | 'lifted' | 'returned' | 'pulled' | 'carved' }
+  | { readonly kind: 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'lifted' | 'returned' | 'pulled' | 'carved' }
   | { readonly kind: 'reading'; readonly coreC: number }
   | { readonly kind: 'undone'; readonly undoes: string }
 )
@@ -20,6 +20,7 @@ export const EVENT_KINDS: readonly EventKind[] = [
   'laid',
   'turned',
   'edged',
+  'moved',
   'lifted',
   'returned',
   'pulled',

@@ -7,7 +7,7 @@ import type { EventKind } from './events'
 import type { Progress } from './progress'
 
 export interface NextAction {
-  readonly does: Extract<EventKind, 'lit' | 'laid' | 'turned' | 'edged' | 'returned' | 'pulled' | 'carved'>
+  readonly does: Extract<EventKind, 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'returned' | 'pulled' | 'carved'>
   /** Epoch ms; null where it waits for nothing but the cook. */
   readonly due: number | null
 }
@@ -24,7 +24,7 @@ export function nextAction(progress: Progress, forecast: PanPlan, preheat: numbe
       return { does: 'lit', due: null }
     case 'heating':
       return { does: 'laid', due: (progress.litAt ?? 0) + preheat * 1000 }
-    case 'in the pan': {
+    case 'on the heat': {
       const turn = forecast.turns[progress.turns] as number | undefined
       if (turn !== undefined && turn < forecast.pull.time) return { does: 'turned', due: since(turn) }
       return forecast.edgeAt !== null && !progress.edged

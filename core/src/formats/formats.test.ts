@@ -157,11 +157,30 @@ describe('what cannot be had is an answer, with the nearest that can', () => {
 describe('what the server takes', () => {
   const setup = setupOf(FIRST_REQUEST)
   const planned = plannedOf(planPanSear(setup, FIRST_REQUEST.targetC), null, 210)
-  const cook = { id: 'abcdef12', title: 'Strip', createdAt: 1, request: FIRST_REQUEST, planned }
+  const cook = { id: 'abcdef12', title: 'Strip', createdAt: 1, request: FIRST_REQUEST, way: null, planned }
 
   it('a cook as the app makes it', () => {
     expect(parseNewCook(JSON.parse(JSON.stringify(cook)))).toEqual(cook)
     expect(JSON.stringify(cook).length).toBeLessThan(20_000)
+    // As it was written before there was another way than the pan.
+    const { way: _, ...older } = cook
+    expect(parseNewCook(older)).toEqual(cook)
+  })
+
+  it('a cook by another method with its dials; a dial that method has not, or out of range, is named', () => {
+    const way = { kind: 'roast', dials: { ovenC: 160, searS: 0 }, free: 3600 }
+    expect(parseNewCook({ ...cook, way }).way).toEqual(way)
+    for (const [wrong, key] of [
+      [{ ...way, dials: { bathC: 55 } }, 'bathC'],
+      [{ ...way, dials: { ovenC: 900 } }, 'ovenC'],
+      [{ ...way, dials: { ovenC: '160' } }, 'ovenC']
+    ] as const) {
+      const [problem] = problems(() => parseNewCook({ ...cook, way: wrong }))
+      expect(problem.key).toBe('way.dials')
+      expect(problem.message).toContain(key)
+    }
+    expect(problems(() => parseNewCook({ ...cook, way: { ...way, kind: 'boiled' } }))[0].key).toBe('way.kind')
+    expect(problems(() => parseNewCook({ ...cook, way: { ...way, free: -1 } }))[0].key).toBe('way.free')
   })
 
   it('a request out of range names field and range', () => {

@@ -11,7 +11,10 @@ export const grillOver: Method<TwoZone> = {
   kind: 'grill',
   free: 'time over the coals',
   subject: twoZone.subject,
-  program: (setup, free) => twoZone.program(onlyDirect(setup, free), 0),
+  program: (setup, free) => {
+    const program = twoZone.program(onlyDirect(setup, free), 0)
+    return { ...program, heating: program.heating.filter(s => s.phase === 'coals') }
+  },
   bounds: () => [30, 75 * 60],
   guess: setup => 0.6 * setup.piece.thicknessMm ** 2,
   goal: (_, target) => target,

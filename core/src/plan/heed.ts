@@ -3,6 +3,7 @@
  * read meanwhile, the piece and the pan as they most likely are. The forecast is then made
  * for those. A reading that no likely piece could have given is not heeded; it is told.
  */
+import type { Setup } from '#core/method/setup'
 import { panSpells, panStages, panSubject, spellsToCome, withEdge, type PanSetup, type Spell } from '#core/method/panSear'
 import {
   believe,
@@ -19,9 +20,9 @@ import {
 } from './belief'
 import { percentile } from './random'
 
-export interface Heeded {
+export interface Heeded<S = PanSetup['settings']> {
   /** As it most likely is. */
-  readonly setup: PanSetup
+  readonly setup: Setup<S>
   /** The readings that no likely piece could have given. */
   readonly unheeded: readonly Reading[]
   /** What the last heeded reading was expected to be, °C; null where none was heeded. */
@@ -34,7 +35,8 @@ export interface Heeded {
   readonly later: number
 }
 
-const MEMBERS = 100
+/** A run of a round takes ten times that of a slab, and a cook waits for it. */
+const MEMBERS = { flat: 100, round: 48 }
 const SEED = 20263
 const LONGEST_REST = 40 * 60
 /** Standard deviations from what was expected beyond which a probe is in the wrong place. */
@@ -46,8 +48,13 @@ const FURTHEST = 2.5
  * @param past everything on the heat up to the last reading, as it happened
  * @param total time on the metal the cook is expected to take in all, s
  */
-export function heed(setup: PanSetup, target: number, past: readonly Spell[], readings: readonly Reading[], total: number): Heeded {
-  const members = drawMembers(trialFrom(setup, target, past, total), MEMBERS, SEED)
+export const heed = (setup: PanSetup, target: number, past: readonly Spell[], readings: readonly Reading[], total: number): Heeded =>
+  heedBy(trialFrom(setup, target, past, total), readings)
+
+/** @param trial what happened up to the last reading, and any time to come */
+export function heedBy<S>(trial: Trial<S>, readings: readonly Reading[]): Heeded<S> {
+  const { setup } = trial
+  const members = drawMembers(trial, setup.flat ? MEMBERS.flat : MEMBERS.round, SEED)
   const fits = (r: Reading): boolean => {
     const { middle, sd } = expected(members, r.time)
     return Math.abs(r.celsius - middle) <= UNLIKELY * Math.hypot(sd, READING_SD)

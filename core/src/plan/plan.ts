@@ -143,7 +143,7 @@ function solveMethod<S extends Resting>(method: Method<S>, setup: Setup<S>, targ
 }
 
 /** Some three hundred entries whatever the length: enough for curves, little enough to post and store. */
-function recordingFor(program: Program, { rest }: Resting): Recording {
+export function recordingFor(program: Program, { rest }: Resting): Recording {
   const cooking = secondsOf(program.heating)
   const atLeast = AFTERWARDS + (rest.kind === 'to the peak' ? 0 : restSeconds(rest, cooking, 0))
   const every = Math.max(4, cooking / 250)

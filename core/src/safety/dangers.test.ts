@@ -1,7 +1,5 @@
 /** When a plan asks for a deliberate yes, and when a long enough bath makes it unnecessary. */
 import { describe, expect, it } from 'vitest'
-import { cutById } from '#core/meat/cuts'
-import type { Piece } from '#core/meat/piece'
 import { cautionsFor } from './cautions'
 import { dangersOf, type Cooked } from './dangers'
 import { OILS } from '#core/kit/oil'

@@ -8,8 +8,9 @@ import { dirname } from 'node:path'
 import * as first from './migrations/0001_cooks'
 import * as second from './migrations/0002_packets'
 import * as third from './migrations/0003_kit'
+import * as fourth from './migrations/0004_way'
 
-const MIGRATIONS: Record<string, Knex.Migration> = { '0001_cooks': first, '0002_packets': second, '0003_kit': third }
+const MIGRATIONS: Record<string, Knex.Migration> = { '0001_cooks': first, '0002_packets': second, '0003_kit': third, '0004_way': fourth }
 
 /** Migrations are imported, not searched for on disk, so that they also run when bundled. */
 const SOURCE: Knex.MigrationSource<string> = {

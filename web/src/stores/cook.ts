@@ -10,13 +10,15 @@ import { NO_OUTCOME, plannedOf, type CookRecord, type Outcome } from '#core/book
 import { standing, undoable, type CookEvent } from '#core/cook/events'
 import { ALLOWED, progressOf } from '#core/cook/progress'
 import { parseEvents, parseNewCook, type NewCook } from '#core/formats/cookSchema'
+import type { Way } from '#core/cook/way'
+import type { Plan } from '#core/plan/plan'
+import type { PlanRequest } from '#core/plan/request'
 import type { Spread } from '#core/plan/spread'
 import { api, RefusedError, UnreachableError } from '../api/client'
 import { kept } from './kept'
-import type { PlanResult } from './planner'
 
 export type Said =
-  | { kind: 'lit' | 'laid' | 'turned' | 'edged' | 'lifted' | 'returned' | 'pulled' | 'carved' }
+  | { kind: 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'lifted' | 'returned' | 'pulled' | 'carved' }
   | { kind: 'reading'; coreC: number }
   | { kind: 'undone'; undoes: string }
 
@@ -26,12 +28,19 @@ type Letter = { readonly cookId: string } & (
   | { readonly kind: 'outcome'; readonly outcome: Outcome }
 )
 
+/** What a cook begins from. */
+interface Begun {
+  readonly request: PlanRequest
+  readonly plan: Plan & { readonly turns: readonly number[] }
+  readonly preheatS: number | null
+}
+
 const RETRY_MS = 3000
 
 function parseCook(stored: unknown): CookRecord | null {
   if (stored === null) return null
-  const { id, title, createdAt, request, planned, events, outcome } = stored as CookRecord
-  return { ...parseNewCook({ id, title, createdAt, request, planned }), events: parseEvents({ events }), outcome }
+  const { id, title, createdAt, request, way, planned, events, outcome } = stored as CookRecord
+  return { ...parseNewCook({ id, title, createdAt, request, way, planned }), events: parseEvents({ events }), outcome }
 }
 
 export const useCook = defineStore('cook', () => {
@@ -53,12 +62,13 @@ export const useCook = defineStore('cook', () => {
   const unsent = computed(() => outbox.value.length)
   const canUndo = computed(() => (cook.value ? undoable(cook.value.events) : null))
 
-  function begin(title: string, result: PlanResult, spread: Spread | null): void {
+  function begin(title: string, result: Begun, spread: Spread | null, way: Way | null = null): void {
     const fresh: NewCook = {
       id: nanoid(12),
       title,
       createdAt: Date.now(),
       request: result.request,
+      way,
       planned: plannedOf(result.plan, spread, result.preheatS)
     }
     cook.value = { ...fresh, events: [], outcome: NO_OUTCOME }

@@ -7,6 +7,8 @@ import { chilled, type Kept } from '#core/plan/keeping'
 import { methodSpreading } from '#core/plan/methodSpread'
 import { methodConsequences } from '#core/plan/methodWhatIf'
 import { InfeasibleError, type Plan } from '#core/plan/plan'
+import { heedUnderWay, planUnderWay, type Happened, type UnderWay } from '#core/plan/underWay'
+import type { Way } from '#core/cook/way'
 import { secondServing, type SecondServing } from '#core/plan/secondServing'
 import { RequestError, setupOf, type PlanRequest } from '#core/plan/request'
 import type { Hint } from '#core/plan/search'
@@ -38,12 +40,21 @@ export interface Probed {
   /** Expected in all on the metal, s. */
   readonly totalS: number
 }
-export type Forecast = Planned & { readonly heard?: Omit<Heeded, 'setup'> }
+export type Heard = Omit<Heeded, 'setup'>
+export type Forecast = Planned & { readonly heard?: Heard }
+/** The same by another method: up to now, and up to the last reading. */
+export interface ProbedUnderWay {
+  readonly readings: readonly Reading[]
+  readonly happened: Happened
+}
+export type ForecastUnderWay = ({ readonly plan: UnderWay } | { readonly refused: string }) & { readonly heard?: Heard }
 
 export interface PlannerWorker {
   plan(request: PlanRequest): Planned
   /** For a cook under way: `past` is what has happened; `pulled` once it is off the heat. */
   forecast(request: PlanRequest, past: readonly Spell[], pulled: boolean, probed: Probed): Forecast
+  /** By any other method. */
+  underWay(request: PlanRequest, way: Way, happened: Happened, probed: ProbedUnderWay): ForecastUnderWay
   /** @param ticket what lets it go, as of all that follows from a plan */
   spread(request: PlanRequest, plan: PanPlan, ticket: number): Promise<Spread>
   /** One method on the piece; a refusal where the piece cannot be cooked so. */
@@ -86,15 +97,39 @@ function guarded(work: () => PanPlan): Planned {
   }
 }
 
+function forecastUnderWay<K extends MethodKind>(
+  kind: K,
+  request: PlanRequest,
+  { dials, free }: Way,
+  happened: Happened,
+  probed: ProbedUnderWay
+): ForecastUnderWay {
+  const method = methodOf(kind)
+  const asked = setupFor(request, kind, dials)
+  const { targetC } = request
+  const heeded =
+    probed.readings.length === 0
+      ? null
+      : remembered([request, kind, dials, probed.readings], () =>
+          heedUnderWay(method, asked, targetC, probed.happened, probed.readings, free)
+        )
+  const plan = planUnderWay(method, heeded?.setup ?? asked, targetC, happened, free, (dials.byClockS ?? 0) > 0)
+  if (heeded === null) return { plan }
+  const { setup: _, ...heard } = heeded
+  return { plan, heard }
+}
+
 const methodOf = <K extends MethodKind>(kind: K): Method<SettingsOf[K]> => METHODS[kind] as Method<SettingsOf[K]>
 
 /** The probe is asked once for each reading, not for every second that passes after it. */
-let lastHeeded: { readonly key: string; readonly heeded: Heeded } | null = null
-function heededBy(request: PlanRequest, { readings, past, totalS }: Probed): Heeded {
-  const key = JSON.stringify([request, readings])
-  if (lastHeeded?.key !== key) lastHeeded = { key, heeded: heed(setupOf(request), request.targetC, past, readings, totalS) }
-  return lastHeeded.heeded
+let last: { readonly key: string; readonly answer: unknown } | null = null
+function remembered<T>(question: unknown, work: () => T): T {
+  const key = JSON.stringify(question)
+  if (last?.key !== key) last = { key, answer: work() }
+  return last.answer as T
 }
+const heededBy = (request: PlanRequest, { readings, past, totalS }: Probed): Heeded =>
+  remembered([request, readings], () => heed(setupOf(request), request.targetC, past, readings, totalS))
 
 /** What the last plan of a kind came to: the next one is found sooner. */
 const hints = new Map<string, Hint>()
@@ -157,6 +192,14 @@ const worker: PlannerWorker = {
     if (heeded === null) return planned
     const { setup: _, ...heard } = heeded
     return { ...planned, heard }
+  },
+  underWay: (request, way, happened, probed) => {
+    try {
+      return forecastUnderWay(way.kind, request, way, happened, probed)
+    } catch (error) {
+      if (error instanceof RequestError || error instanceof InfeasibleError) return { refused: error.message }
+      throw error
+    }
   },
   spread: (request, plan, ticket) => inPieces(planSpreading(setupOf(request), plan), ticket),
   method: (request, kind, turned) => {

@@ -36,7 +36,7 @@ const duration = (s: number | null): string => (s === null ? '—' : shownText(s
 const STATE: Record<Phase, string> = {
   ready: 'not begun',
   heating: 'under way',
-  'in the pan': 'under way',
+  'on the heat': 'under way',
   lifted: 'under way',
   resting: 'resting',
   carved: ''
@@ -73,7 +73,7 @@ function verdict(c: CookSummary): string {
         <tr>
           <th>Cook</th>
           <th class="n">To</th>
-          <th class="n">Time in the pan<br /><small>planned · seen</small></th>
+          <th class="n">Time on the heat<br /><small>planned · seen</small></th>
           <th class="n">Off the heat<br /><small>planned · read</small></th>
           <th class="n">Highest<br /><small>planned · read</small></th>
           <th>On the board</th>

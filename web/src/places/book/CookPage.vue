@@ -4,11 +4,14 @@ import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import dayjs from 'dayjs'
 import { RouterLink, useRoute } from 'vue-router'
 import { seenOf, type CookRecord, type Outcome } from '#core/book/record'
-import { standing } from '#core/cook/events'
+import { standing, type CookEvent } from '#core/cook/events'
+import { stageNames } from '#core/cook/way'
 import { progressOf } from '#core/cook/progress'
 import { cutById } from '#core/meat/cuts'
+import { pieceName } from '#core/meat/piece'
 import { showClock, showDuration, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
 import { api } from '../../api/client'
+import RoundSection from '../../section/RoundSection.vue'
 import SectionDrawing from '../../section/SectionDrawing.vue'
 import { useCook } from '../../stores/cook'
 import { useUnits } from '../../stores/units'
@@ -74,23 +77,30 @@ const rows = computed(() => {
   const { planned } = r
   return [
     {
-      what: 'Time in the pan',
+      what: 'Time on the heat',
       planned: planned.pullRangeS
         ? `${duration(planned.pullS)} (${shownText(showDurationRange(planned.pullRangeS[0], planned.pullRangeS[2]))})`
         : duration(planned.pullS),
       seen: duration(s.pullS)
     },
-    { what: 'Turns', planned: String(planned.turnsS.length), seen: s.pullS === null ? '—' : String(s.turns) },
+    ...(r.way ? [] : [{ what: 'Turns', planned: String(planned.turnsS.length), seen: s.pullS === null ? '—' : String(s.turns) }]),
     { what: 'Off the heat at', planned: degrees(planned.pullC), seen: degrees(s.pullC) },
     { what: 'Rest', planned: duration(planned.carveS - planned.pullS), seen: duration(s.restS) },
     { what: 'Highest at the core', planned: degrees(planned.peakC), seen: degrees(s.highestC) },
     { what: 'Cook loss', planned: `${Math.round(planned.loss * 100)} %`, seen: '—' }
   ]
 })
+const how = computed(() => {
+  const r = record.value
+  if (!r) return ''
+  return r.way ? r.way.kind : `turned ${r.request.turning}, pan at ${degrees(r.request.panC)}`
+})
 const WORDS: Record<string, string> = {
-  lit: 'Ring lit',
-  laid: 'Into the pan',
+  lit: 'Lit',
+  laid: 'On the heat',
   turned: 'Turned',
+  edged: 'On its fat edge',
+  moved: 'On to the next',
   lifted: 'Lifted out',
   returned: 'Back in',
   pulled: 'Off the heat',
@@ -98,6 +108,15 @@ const WORDS: Record<string, string> = {
 }
 const log = computed(() => {
   const events = standing(record.value?.events ?? [])
+  const way = record.value?.way
+  const stages = record.value && way ? stageNames(record.value.request, way) : []
+  let stage = 0
+  /** By a method of several places: which it went to. */
+  const where = ({ kind }: CookEvent): string | null => {
+    if (kind === 'turned' || kind === 'edged' || kind === 'moved') stage += 1
+    const name = kind === 'laid' || kind === 'moved' ? stages.at(stage) : undefined
+    return name === undefined ? null : name.charAt(0).toUpperCase() + name.slice(1)
+  }
   const { laidAt } = progressOf(events)
   return events.map(e => {
     const t = laidAt === null ? 0 : (e.at - laidAt) / 1000
@@ -105,7 +124,7 @@ const log = computed(() => {
     return {
       id: e.id,
       when: laidAt === null ? dayjs(e.at).format('HH:mm:ss') : t < 0 ? `−${showClock(-t)}` : showClock(t),
-      what: e.kind === 'reading' ? `Read ${shownText(showTemperature(e.coreC, units.system, 1))}` : (WORDS[e.kind] ?? e.kind),
+      what: e.kind === 'reading' ? `Read ${shownText(showTemperature(e.coreC, units.system, 1))}` : (where(e) ?? WORDS[e.kind] ?? e.kind),
       late: entered > 3 ? `written down ${showClock(entered)} later` : ''
     }
   })
@@ -128,8 +147,8 @@ const file = computed(() =>
         <div>
           <h1>{{ record.title }}</h1>
           <p class="quiet">
-            {{ dayjs(record.createdAt).format('dddd D MMMM YYYY, HH:mm') }}. {{ cut?.name }}, to {{ degrees(record.request.targetC) }},
-            turned {{ record.request.turning }}, pan at {{ degrees(record.request.panC) }}.
+            {{ dayjs(record.createdAt).format('dddd D MMMM YYYY, HH:mm') }}. {{ cut ? pieceName(record.request.piece, cut) : '' }}, to
+            {{ degrees(record.request.targetC) }}, {{ how }}.
           </p>
         </div>
         <div class="tools">
@@ -139,7 +158,16 @@ const file = computed(() =>
       </div>
       <div class="parts">
         <section aria-label="Planned and seen">
+          <round-section
+            v-if="record.planned.section.round"
+            :hottest="record.planned.section.hottestC"
+            :radii-mm="record.planned.section.edgesMm"
+            :core="record.planned.peakC"
+            word="as planned"
+            :height="190"
+          />
           <section-drawing
+            v-else
             :width-mm="record.request.piece.widthMm"
             :thickness-mm="record.request.piece.thicknessMm"
             :fat-edge="cut?.fatEdge ?? false"

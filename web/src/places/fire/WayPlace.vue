@@ -2,7 +2,9 @@
 /** One way to cook the piece, in full: everything that can be set, what comes of it, and the sheet to cook by. */
 import { computed, defineAsyncComponent, onMounted, onUnmounted, reactive, ref, shallowRef, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
+import { Button as AButton } from 'ant-design-vue'
 import { scaleOf } from '#core/doneness/scale'
+import { begunBy } from '#core/cook/way'
 import { dialsOf, dialValues, type DialKey, type DialValues } from '#core/method/dials'
 import { METHOD_KINDS, METHODS, type MethodKind } from '#core/method/methods'
 import { pieceName } from '#core/meat/piece'
@@ -13,6 +15,7 @@ import type { Misjudged } from '#core/plan/compare'
 import { planDoubts } from '#core/plan/doubts'
 import type { Spread } from '#core/plan/spread'
 import { showDurationRange, showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
+import { useCook } from '../../stores/cook'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
 import { useMethods } from '../../stores/methods'
@@ -39,6 +42,7 @@ import { sectionOf } from './sectionOf'
 
 const PlanChart = defineAsyncComponent(() => import('./PlanChart.vue'))
 const draft = useDraft()
+const cook = useCook()
 const methods = useMethods()
 const guests = useGuests()
 const onProbe = useOnProbe()
@@ -136,6 +140,12 @@ const { cautions, dangers, agreed, held, agree } = useSafety({
   comesToC: () => comesTo.value,
   metalC: () => metalC.value
 })
+function light(): void {
+  if (!now.value || kind.value === 'pan sear') return
+  const { way, ...begun } = begunBy(draft.request, kind.value, turned.value, now.value.plan)
+  cook.begin(title.value, begun, sure.value, way)
+  void router.push('/stove')
+}
 const ways = computed(() => METHOD_KINDS.map(k => ({ value: k, label: k })))
 </script>
 
@@ -231,12 +241,13 @@ const ways = computed(() => METHOD_KINDS.map(k => ({ value: k, label: k })))
       <sheet-lines v-if="shown && !unsuited && !wrong" :lines="lines" :stale="!now" />
       <p v-for="s in said" :key="s" class="remark">{{ s }}</p>
       <safety-gate :dangers="now ? dangers : []" :agreed="agreed" @agree="agree" @safer="targetC => draft.change({ targetC })" />
+      <a-button v-if="kind !== 'pan sear'" class="go" :disabled="!now || held" block @click="light">{{
+        cook.underWay ? 'Begin this one at the stove' : 'Begin at the stove'
+      }}</a-button>
+      <p v-else class="remark"><router-link to="/fire">On the pan’s own page</router-link> the stove is lit for this.</p>
       <method-out :kind="kind" :plan="now?.plan ?? null" :lines="lines" :cautions="cautions" :held="held" @opened="go" />
       <safety-lines v-if="shown" :plan="shown.plan" />
       <p v-for="c in cautions" :key="c.id" class="remark">{{ c.text }}</p>
-      <p v-if="kind !== 'pan sear'" class="remark">
-        The stove follows the pan step by step; for this way keep the sheet and a probe at hand.
-      </p>
     </aside>
   </div>
 </template>
@@ -314,5 +325,16 @@ summary {
     flex-direction: column;
     gap: 8px;
   }
+}
+.go:disabled {
+  color: #2b200c;
+  opacity: 0.65;
+}
+.go {
+  margin: 14px 0 16px;
+}
+.remark a {
+  text-decoration: underline;
+  text-underline-offset: 3px;
 }
 </style>

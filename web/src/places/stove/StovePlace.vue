@@ -3,7 +3,8 @@
 import { onKeyStroke, useIntervalFn, useWakeLock } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { callFor, callsAfter, probedRangeFromNow, pullRangeFromNow } from '#core/cook/call'
+import { probedRangeFromNow, pullRangeFromNow } from '#core/cook/call'
+import { afterOf, callOf } from '#core/cook/stand'
 import { spellsUntil } from '#core/cook/progress'
 import { showClock } from '#core/quantity/format'
 import { useCook, type Said } from '../../stores/cook'
@@ -15,7 +16,7 @@ import StoveSide from './StoveSide.vue'
 import { SPOKEN } from './spoken'
 import { useAgainst } from './useAgainst'
 import { useCaller } from './useCaller'
-import { useForecast } from './useForecast'
+import { askedOf, useForecast } from './useForecast'
 import { useStoveKeys } from './useStoveKeys'
 
 const cook = useCook()
@@ -36,9 +37,10 @@ const elapsed = computed(() =>
 const left = computed(() => (action.value?.due != null ? (action.value.due - now.value) / 1000 : null))
 const late = computed(() => left.value !== null && left.value < LATE_S)
 
+const plan = computed(() => forecast.value?.plan ?? null)
 const call = computed(() =>
   action.value && progress.value && forecast.value && record.value
-    ? callFor(action.value, progress.value, forecast.value, record.value.request, record.value.planned.preheatS ?? 240, units.system)
+    ? callOf(action.value, progress.value, forecast.value, askedOf(record.value), units.system)
     : null
 )
 const headline = computed(() => {
@@ -46,17 +48,18 @@ const headline = computed(() => {
   return left.value === null ? call.value.says : `${call.value.says} ${late.value ? 'now' : 'in'}`
 })
 const then = computed(() => {
-  if (!action.value || !forecast.value || !record.value || (phase.value !== 'in the pan' && phase.value !== 'lifted')) return []
+  if (!action.value || !forecast.value || !progress.value || !record.value) return []
+  if (phase.value !== 'on the heat' && phase.value !== 'lifted') return []
   const { pullS, pullRangeS } = record.value.planned
   const range = heard.value
-    ? probedRangeFromNow(forecast.value, heard.value, elapsed.value)
-    : pullRangeFromNow(forecast.value, pullS, pullRangeS, elapsed.value)
-  return callsAfter(action.value, forecast.value, range, units.system)
+    ? probedRangeFromNow(forecast.value.plan, heard.value, elapsed.value)
+    : pullRangeFromNow(forecast.value.plan, pullS, pullRangeS, elapsed.value)
+  return afterOf(action.value, progress.value, forecast.value, range, elapsed.value, units.system)
 })
 
 const against = useAgainst(() => ({
   record: record.value!,
-  forecast: record.value ? forecast.value : null,
+  forecast: record.value ? plan.value : null,
   heard: heard.value,
   progress: progress.value
 }))
@@ -104,7 +107,7 @@ watch(
 const caller = useCaller(
   left,
   computed(() => call.value?.says ?? ''),
-  computed(() => `${record.value?.id} ${action.value?.does} ${progress.value?.turns}`)
+  computed(() => `${record.value?.id} ${action.value?.does} ${progress.value?.stage}`)
 )
 const lock = useWakeLock()
 watch(
@@ -129,7 +132,7 @@ onKeyStroke('Escape', () => {
   earlier.value = false
 })
 function lift(): void {
-  if (phase.value === 'in the pan') say({ kind: 'lifted' })
+  if (phase.value === 'on the heat') say({ kind: 'lifted' })
   else if (phase.value === 'lifted' || phase.value === 'resting') say({ kind: 'returned' })
 }
 const onHeat = computed(() =>
@@ -184,14 +187,14 @@ function finish(): void {
             <button type="button" class="act" :disabled="!action" @click="act()">{{ call?.done ?? '…' }}<kbd>space</kbd></button>
             <button v-if="phase !== 'ready' && phase !== 'heating'" type="button" @click="openReading">Reading<kbd>R</kbd></button>
             <button
-              v-if="(phase === 'in the pan' && action?.does !== 'pulled') || phase === 'lifted'"
+              v-if="(phase === 'on the heat' && action?.does !== 'pulled') || phase === 'lifted'"
               type="button"
               @click="say({ kind: 'pulled' })"
             >
               Off the heat<kbd>P</kbd>
             </button>
-            <button v-if="phase === 'in the pan' || phase === 'resting'" type="button" @click="lift">
-              {{ phase === 'resting' ? 'Back in the pan' : 'Pause: lift out' }}<kbd>L</kbd>
+            <button v-if="phase === 'on the heat' || phase === 'resting'" type="button" @click="lift">
+              {{ phase === 'resting' ? (record.way ? 'Back to the heat' : 'Back in the pan') : 'Pause: lift out' }}<kbd>L</kbd>
             </button>
           </div>
           <div class="actions tools">
@@ -204,7 +207,7 @@ function finish(): void {
         </div>
       </template>
     </main>
-    <stove-side :record="record" :forecast="forecast" :heard="heard" :elapsed="elapsed" :on-heat="onHeat" :progress="progress" />
+    <stove-side :record="record" :forecast="plan" :heard="heard" :elapsed="elapsed" :on-heat="onHeat" :progress="progress" />
   </div>
 </template>
 

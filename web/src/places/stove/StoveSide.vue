@@ -6,17 +6,19 @@ import type { CookRecord } from '#core/book/record'
 import type { Progress } from '#core/cook/progress'
 import { valueAt } from '#core/heat/history'
 import { cutById } from '#core/meat/cuts'
-import type { PanPlan } from '#core/plan/panPlan'
+import type { Plan } from '#core/plan/plan'
 import { showClock, showLength, showTemperature, shownText } from '#core/quantity/format'
 import { degreeTicks, linePath, minuteTicks, scale } from '../../line/axes'
+import RoundSection from '../../section/RoundSection.vue'
 import SectionDrawing from '../../section/SectionDrawing.vue'
 import { useUnits } from '../../stores/units'
+import { sectionOf } from '../fire/sectionOf'
 import { useAgainst } from './useAgainst'
 import type { Heard } from './useForecast'
 
 const props = defineProps<{
   record: CookRecord
-  forecast: PanPlan | null
+  forecast: Plan | null
   heard: Heard | null
   elapsed: number
   onHeat: number
@@ -27,11 +29,12 @@ const cut = computed(() => cutById(props.record.request.piece.cutId))
 const phase = computed(() => props.progress?.phase ?? 'ready')
 const started = computed(() => props.progress?.laidAt != null)
 
-const field = computed(() => {
-  const f = props.forecast
-  if (!f || !started.value) return null
-  return f.fields.reduce((found, x) => (Math.abs(x.time - props.elapsed) < Math.abs(found.time - props.elapsed) ? x : found), f.fields[0])
-})
+const section = computed(() =>
+  props.forecast && started.value ? sectionOf(props.forecast, props.record.request.piece, props.elapsed) : null
+)
+const round = computed(() => (section.value?.kind === 'round' ? section.value : null))
+const flat = computed(() => (section.value?.kind === 'flat' ? section.value : null))
+const joint = computed(() => props.record.request.piece.form === 'roast')
 const core = computed(() =>
   props.forecast && started.value
     ? valueAt(props.forecast.history.time, props.forecast.history.core, props.elapsed)
@@ -71,18 +74,27 @@ const ahead = computed(() => {
     <p class="quiet">
       {{
         started
-          ? `${showClock(elapsed)} since it went in, ${showClock(onHeat)} on the metal`
+          ? `${showClock(elapsed)} since it went in, ${showClock(onHeat)} on the ${record.way ? 'heat' : 'metal'}`
           : `to ${degrees(record.request.targetC)}, ${shownText(showLength(record.request.piece.thicknessMm, units.system))} thick`
       }}
     </p>
+    <round-section
+      v-if="joint"
+      plain
+      :hottest="round?.hottest ?? [record.request.piece.startC]"
+      :radii-mm="round?.radiiMm ?? [0, record.request.piece.thicknessMm / 2]"
+      :core="core"
+      :height="150"
+    />
     <section-drawing
+      v-else
       plain
       :width-mm="record.request.piece.widthMm"
       :thickness-mm="record.request.piece.thicknessMm"
       :fat-edge="cut?.fatEdge ?? false"
       :fat-share="cut?.composition.fat ?? 0.08"
-      :field="field"
-      :edges-mm="forecast?.edgesMm ?? []"
+      :field="flat?.field ?? null"
+      :edges-mm="flat?.edgesMm ?? []"
       :core="core"
       :height="150"
     />

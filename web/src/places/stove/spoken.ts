@@ -1,9 +1,10 @@
 /** What was said, in a word or two, when it is taken back. */
 export const SPOKEN: Record<string, string> = {
   lit: 'ring lit',
-  laid: 'in the pan',
+  laid: 'on the heat',
   turned: 'turned',
   edged: 'on its edge',
+  moved: 'on to the next',
   lifted: 'lifted out',
   returned: 'back in',
   pulled: 'off the heat',

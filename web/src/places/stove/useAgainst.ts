@@ -3,14 +3,14 @@ import { computed, type ComputedRef } from 'vue'
 import type { CookRecord } from '#core/book/record'
 import type { Progress } from '#core/cook/progress'
 import { valueAt } from '#core/heat/history'
-import type { PanPlan } from '#core/plan/panPlan'
+import type { Plan } from '#core/plan/plan'
 import { showClock, showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import { useUnits } from '../../stores/units'
 import type { Heard } from './useForecast'
 
 interface Given {
   readonly record: CookRecord
-  readonly forecast: PanPlan | null
+  readonly forecast: Plan | null
   readonly heard: Heard | null
   readonly progress: Progress | null
 }
@@ -38,7 +38,7 @@ export function useAgainst(given: () => Given): ComputedRef<string> {
     }
     const moved = forecast.pull.time - given().record.planned.pullS
     const later =
-      phase.value !== 'in the pan' && phase.value !== 'lifted'
+      phase.value !== 'on the heat' && phase.value !== 'lifted'
         ? ''
         : Math.abs(moved) < 20
           ? ' The time stays as it was.'

@@ -4,14 +4,12 @@
  */
 import { computed, onScopeDispose, shallowRef, watch, type Ref } from 'vue'
 import type { CookRecord } from '#core/book/record'
-import { nextAction } from '#core/cook/nextAction'
-import { progressOf, spellsUntil } from '#core/cook/progress'
-import type { PanPlan } from '#core/plan/panPlan'
-import { hireWorker, Latest } from '../../workers/planner'
-import type { Forecast, Probed } from '../../workers/planner.worker'
+import { progressOf, spellsUntil, spentUntil } from '#core/cook/progress'
+import { nextOf, type Asked, type Forecast } from '#core/cook/stand'
+import { hireWorker, Latest, type Hand } from '../../workers/planner'
+import type { Heard } from '../../workers/planner.worker'
 
-/** What the forecast made of the probe. */
-export type Heard = NonNullable<Forecast['heard']>
+export type { Heard }
 
 const secondsIn = (spells: readonly { readonly seconds: number }[]): number => spells.reduce((sum, s) => sum + s.seconds, 0)
 
@@ -19,33 +17,45 @@ interface Question {
   readonly cook: CookRecord
   readonly now: number
 }
+type Answer = ({ readonly forecast: Forecast } | { readonly refused: string }) & { readonly heard: Heard | null }
+
+export const askedOf = ({ request, planned }: CookRecord): Asked => ({ request, preheatS: planned.preheatS })
+
+async function ask(remote: Hand['remote'], { cook, now }: Question): Promise<Answer> {
+  const { phase, laidAt, readings, again } = progressOf(cook.events)
+  const { request, way, events, planned } = cook
+  const off = phase === 'resting' || phase === 'carved'
+  const past = spellsUntil(events, now)
+  // A reading in the rest says how it ends, and is shown; what it was like on the heat it no longer says well.
+  const onHeat = laidAt === null ? [] : off ? readings.filter(r => r.time <= secondsIn(past)) : readings
+  const heeded = onHeat.map(r => ({ time: r.time, celsius: r.coreC }))
+  const last = onHeat.at(-1)
+  const lastAt = last && laidAt !== null ? laidAt + 1000 * last.time : null
+  if (way === null) {
+    const probed = { readings: heeded, past: lastAt === null ? [] : spellsUntil(events, lastAt), totalS: planned.pullS }
+    const given = await remote.forecast(request, past, off, probed)
+    const heard = given.heard ?? null
+    return 'plan' in given ? { forecast: { way, plan: given.plan }, heard } : { refused: given.refused, heard }
+  }
+  const until = (at: number | null, rests: boolean) => ({ past: at === null ? [] : spentUntil(events, at), off: rests, again })
+  const given = await remote.underWay(request, way, until(now, off), { readings: heeded, happened: until(lastAt, false) })
+  const heard = given.heard ?? null
+  return 'plan' in given ? { forecast: { way, plan: given.plan }, heard } : { refused: given.refused, heard }
+}
 
 const OVERDUE_EVERY_MS = 8000
 
 export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>) {
   const hand = hireWorker()
   onScopeDispose(() => hand.stop())
-  const answer = shallowRef<{ question: Question; plan: PanPlan; heard: Heard | null } | null>(null)
+  const answer = shallowRef<{ question: Question; forecast: Forecast; heard: Heard | null } | null>(null)
   const trouble = shallowRef<string | null>(null)
 
-  const latest = new Latest<Question, Forecast>(
-    ({ cook: asked, now: at }) => {
-      const { phase, laidAt, readings } = progressOf(asked.events)
-      const past = spellsUntil(asked.events, at)
-      const off = phase === 'resting' || phase === 'carved'
-      // A reading in the rest says how it ends, and is shown; what it was like in the pan it no longer says well.
-      const onHeat = laidAt === null ? [] : off ? readings.filter(r => r.time <= secondsIn(past)) : readings
-      const last = onHeat.at(-1)
-      const probed: Probed = {
-        readings: onHeat.map(r => ({ time: r.time, celsius: r.coreC })),
-        past: last && laidAt !== null ? spellsUntil(asked.events, laidAt + 1000 * last.time) : [],
-        totalS: asked.planned.pullS
-      }
-      return hand.remote.forecast(asked.request, past, off, probed) as Promise<Forecast>
-    },
+  const latest = new Latest<Question, Answer>(
+    question => ask(hand.remote, question),
     (question, given) => {
-      if ('plan' in given) {
-        answer.value = { question, plan: given.plan, heard: given.heard ?? null }
+      if ('forecast' in given) {
+        answer.value = { question, forecast: given.forecast, heard: given.heard }
         trouble.value = null
       } else {
         trouble.value = given.refused
@@ -55,28 +65,25 @@ export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>) {
       trouble.value = 'The forecast failed; go by the probe.'
     }
   )
-  const ask = (): void => {
-    if (cook.value) latest.put({ cook: cook.value, now: now.value })
-  }
   let asked = 0
   const askNow = (): void => {
     asked = now.value
-    ask()
+    if (cook.value) latest.put({ cook: cook.value, now: now.value })
   }
   watch(() => cook.value?.events, askNow, { immediate: true })
 
-  const forecast = computed(() => (answer.value && answer.value.question.cook.id === cook.value?.id ? answer.value.plan : null))
+  const forecast = computed(() => (answer.value && answer.value.question.cook.id === cook.value?.id ? answer.value.forecast : null))
   const heard = computed(() => (forecast.value ? (answer.value?.heard ?? null) : null))
   /** Whether what was last said is in the forecast yet. */
   const reckoning = computed(() => cook.value !== null && answer.value?.question.cook.events !== cook.value.events)
   const progress = computed(() => (cook.value ? progressOf(cook.value.events) : null))
   const action = computed(() =>
-    progress.value && forecast.value ? nextAction(progress.value, forecast.value, cook.value?.planned.preheatS ?? 240) : null
+    progress.value && forecast.value && cook.value ? nextOf(progress.value, forecast.value, askedOf(cook.value)) : null
   )
 
   watch(now, at => {
     const { phase } = progress.value ?? { phase: 'ready' }
-    const overdue = phase === 'in the pan' && action.value?.due != null && at > action.value.due + 3000
+    const overdue = phase === 'on the heat' && action.value?.due != null && at > action.value.due + 3000
     if ((overdue || phase === 'lifted') && at - asked > OVERDUE_EVERY_MS) askNow()
   })
 

@@ -1,0 +1,164 @@
+/** The stove by any method: every step is called in its turn, and what is slow is lit in time. */
+import { describe, expect, it } from 'vitest'
+import type { Piece } from '#core/meat/piece'
+import type { Dialled } from '#core/method/dials'
+import type { Method, Resting } from '#core/method/method'
+import { METHODS, METHOD_KINDS } from '#core/method/methods'
+import { planFor, setupFor } from '#core/plan/everyMethod'
+import { FIRST_REQUEST } from '#core/plan/firstRequest'
+import { planUnderWay } from '#core/plan/underWay'
+import type { CookEvent } from './events'
+import type { NextAction } from './nextAction'
+import { progressOf, spentUntil } from './progress'
+import { afterOf, callOf, nextOf, type Forecast } from './stand'
+import { begunBy, type Way } from './way'
+
+const T0 = 1_750_000_000_000
+const JOINT: Piece = {
+  cutId: 'fillet',
+  count: 1,
+  form: 'roast',
+  thicknessMm: 62,
+  widthMm: 62,
+  lengthMm: 220,
+  weightG: 700,
+  startC: 5,
+  surface: 'patted'
+}
+
+interface Called {
+  readonly does: NextAction['does']
+  readonly says: string
+  readonly done: string
+  readonly advice: string
+  readonly then: string
+  /** s since the first thing was lit. */
+  readonly at: number
+}
+
+/** A cook who does at once what is called, when it is due. */
+function walk(kind: Way['kind'], dials: Dialled = {}): Called[] {
+  const joint = kind === 'roast' || kind === 'in pastry'
+  const request = joint ? { ...FIRST_REQUEST, piece: JOINT } : FIRST_REQUEST
+  const found = planFor(request, kind, dials)
+  if (!('plan' in found)) throw new Error(found.unsuited)
+  const { way, preheatS } = begunBy(request, kind, dials, found.plan)
+  const [method, setup, asked] = [METHODS[kind] as unknown as Method<Resting>, setupFor(request, kind, dials), { request, preheatS }]
+  const events: CookEvent[] = []
+  const called: Called[] = []
+  let now = T0
+  for (let i = 0; i < 60; i++) {
+    const progress = progressOf(events)
+    const off = progress.phase === 'resting'
+    const happened = { past: spentUntil(events, now), off, again: progress.again }
+    const forecast: Forecast = { way, plan: planUnderWay(method, setup, request.targetC, happened, way.free) }
+    const action = nextOf(progress, forecast, asked)
+    if (action === null) return called
+    now = Math.max(now + 1, Math.round(action.due ?? now))
+    const { says, done, advice } = callOf(action, progress, forecast, asked, 'metric')
+    const then = afterOf(action, progress, forecast, [60, 120], 0, 'metric')
+    called.push({ does: action.does, says, done, advice, then: then.map(t => t.what).join(', '), at: (now - T0) / 1000 })
+    events.push({ id: `event-${i}`, kind: action.does, at: now, entered: now })
+  }
+  throw new Error('It never ends.')
+}
+const does = (called: readonly Called[]): string => called.map(c => c.does).join(' ')
+const plain = (text: string): string => text.replaceAll('\u00a0', ' ')
+
+describe('every method is called to its end', () => {
+  it.each(METHOD_KINDS.filter((k): k is Way['kind'] => k !== 'pan sear'))('%s', kind => {
+    const called = walk(kind)
+    expect(called[0].does).toBe('lit')
+    expect(called.at(-2)?.does).toBe('pulled')
+    expect(called.at(-1)?.does).toBe('carved')
+    for (const c of called) {
+      expect(c.says.length).toBeGreaterThan(3)
+      expect(`${c.says} ${c.advice} ${c.then}`).not.toMatch(/undefined|NaN|null|Infinity/)
+    }
+    called.slice(1).forEach((c, i) => expect(c.at).toBeGreaterThanOrEqual(called[i].at))
+  })
+
+  it('a sear, its turns, the fat edge, and the oven', () => {
+    const called = walk('sear then oven', { searSpells: 4, fatEdgeS: 60 })
+    expect(does(called)).toBe('lit lit laid turned turned turned edged moved pulled carved')
+    expect(called.map(c => c.done)).toContain('On its edge')
+    expect(called[7].says).toBe('Put the strip steak into the oven')
+  })
+
+  it('a joint is put in, taken out, carved', () => {
+    const called = walk('roast', { searS: 0 })
+    expect(does(called)).toBe('lit laid pulled carved')
+    expect(called[1].says).toBe('Put the fillet joint into the oven')
+    expect(called[2].says).toBe('Out of the oven')
+  })
+
+  it('a pot is topped up when its time comes, with what was said', () => {
+    const called = walk('pot', { topUpEveryS: 600, topUpL: 0.5, searSpells: 2 })
+    const poured = called.filter(c => c.says === 'Top up the pot with 0.5 L')
+    expect(poured.length).toBeGreaterThan(1)
+    expect(poured[1].at - poured[0].at).toBeCloseTo(600, 0)
+  })
+})
+
+describe('what is slow is lit in time', () => {
+  it('the oven first, the ring so late that the pan does not burn dry, and both ready when the piece is laid in', () => {
+    const [oven, ring, laid, ...rest] = walk('sear then oven', { searSpells: 2, searS: 240 })
+    expect(oven.says).toBe('Heat the oven')
+    expect(plain(oven.advice)).toMatch(/^190 °C in the oven\. The ring comes in \d+½? min\.$/)
+    expect(ring.says).toBe('Light the ring')
+    expect(laid.at - ring.at).toBeGreaterThan(120)
+    expect(laid.at - ring.at).toBeLessThan(400)
+    const moved = rest.find(c => c.does === 'moved')!
+    expect(moved.at).toBeCloseTo(15 * 60, -1)
+  })
+
+  it('the pan for a sear at the end is lit before the oven is done with', () => {
+    const called = walk('oven then sear', { searSpells: 2 })
+    expect(does(called)).toBe('lit laid lit moved turned pulled carved')
+    expect(called[2].says).toBe('Light the ring')
+    expect(called[3].at - called[2].at).toBeGreaterThan(120)
+    expect(called[3].says).toBe('Put the strip steak into the hot pan')
+  })
+
+  it('coals take half an hour, and the bath is on before the sear', () => {
+    const grill = walk('two-zone grill')
+    expect(grill[1].at).toBeCloseTo(1800, 0)
+    expect(does(grill)).toBe('lit laid turned moved pulled carved')
+    expect(walk('sear then bath')[0].says).toBe('Start the bath')
+  })
+})
+
+describe('what else is said', () => {
+  it('a bag stays shut: it goes by the clock, and what comes out of it is dried', () => {
+    const water = walk('sear then bath')
+    expect(water.find(c => c.does === 'pulled')!.advice).toMatch(/^By the clock/)
+    expect(walk('bath then sear').find(c => c.does === 'moved')!.advice).toMatch(/dried/)
+  })
+
+  it('what follows is said once: not the move that is called already', () => {
+    const called = walk('sear then oven', { searSpells: 2 })
+    expect(called.find(c => c.does === 'turned')!.then).toMatch(/^into the oven, out at/)
+    expect(called.find(c => c.does === 'moved')!.then).toMatch(/^out at/)
+  })
+
+  it('out of the heat for good and put back, it says that it goes on; lifted out, it waits', () => {
+    const at = (s: number, kind: 'laid' | 'moved' | 'lifted' | 'returned' | 'pulled'): CookEvent => ({
+      id: `${kind}-${s}`,
+      kind,
+      at: T0 + s * 1000,
+      entered: T0 + s * 1000
+    })
+    const events = [at(0, 'laid'), at(100, 'moved'), at(400, 'lifted'), at(460, 'returned'), at(900, 'pulled'), at(960, 'returned')]
+    expect(spentUntil(events, T0 + 1_000_000)).toEqual([
+      { stage: 0, seconds: 100 },
+      { stage: 1, seconds: 300 },
+      { stage: 'out', seconds: 60 },
+      { stage: 1, seconds: 440 },
+      { stage: 'out', seconds: 60 },
+      { stage: 1, seconds: 40 }
+    ])
+    expect(progressOf(events)).toMatchObject({ phase: 'on the heat', stage: 1, again: true, pulledAt: null })
+    expect(progressOf(events.slice(0, 4)).again).toBe(false)
+    expect(spentUntil(events.slice(0, 5), T0 + 5_000_000).at(-1)).toEqual({ stage: 1, seconds: 440 })
+  })
+})

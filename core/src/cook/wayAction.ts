@@ -1,0 +1,39 @@
+/** The one thing to do next by any method: from where the cook stands in its program and the forecast made for it. */
+import type { UnderWay } from '#core/plan/underWay'
+import type { NextAction } from './nextAction'
+import type { Progress } from './progress'
+import { IN_THE_PAN, ringFollows, type Preheats } from './way'
+
+/** @returns null once carved */
+export function nextWayAction(progress: Progress, forecast: UnderWay, preheats: Preheats): NextAction | null {
+  const since = (seconds: number): number => (progress.laidAt ?? 0) + seconds * 1000
+  switch (progress.phase) {
+    case 'ready':
+      return { does: 'lit', due: null }
+    case 'heating': {
+      const [began, ring] = progress.lits
+      if (!ringFollows(preheats, forecast.marks)) return { does: 'laid', due: began + preheats.first * 1000 }
+      return progress.lits.length < 2
+        ? { does: 'lit', due: began + (preheats.first - preheats.pan) * 1000 }
+        : { does: 'laid', due: Math.max(began + preheats.first * 1000, ring + preheats.pan * 1000) }
+    }
+    case 'on the heat': {
+      const { marks, pull } = forecast
+      const here = marks[Math.min(progress.stage, marks.length - 1)]
+      const next = marks.at(progress.stage + 1)
+      if (next === undefined) return { does: 'pulled', due: since(pull.time) }
+      if (IN_THE_PAN.has(next.phase) && !IN_THE_PAN.has(here.phase) && !progress.lits.some(at => at > (progress.laidAt ?? 0)))
+        return { does: 'lit', due: since(Math.max(0, next.from - preheats.pan)) }
+      return {
+        does: next.phase === 'fat edge' ? 'edged' : next.phase === here.phase && next.phase !== 'pot' ? 'turned' : 'moved',
+        due: since(next.from)
+      }
+    }
+    case 'lifted':
+      return { does: 'returned', due: null }
+    case 'resting':
+      return { does: 'carved', due: since(forecast.carve.time) }
+    case 'carved':
+      return null
+  }
+}
