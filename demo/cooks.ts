@@ -1,16 +1,24 @@
 /**
- * The demo's Book: four evenings of a six-seat supper club on a canal barge, with a
+ * The demo's Book: five evenings of a six-seat supper club on a canal barge, with a
  * two-ring galley hob. Invented, but planned by the engine itself; what was "seen"
  * departs from each plan as such evenings do.
  */
 import type { Knex } from 'knex'
 import { plannedOf, type Outcome } from '#core/book/record'
 import type { CookEvent } from '#core/cook/events'
+import { begunBy, type Way } from '#core/cook/way'
+import { valueAt } from '#core/heat/history'
 import { preheatSeconds } from '#core/kit/pan'
 import type { Piece } from '#core/meat/piece'
+import type { Dialled } from '#core/method/dials'
+import { METHODS } from '#core/method/methods'
+import { planFor, setupFor } from '#core/plan/everyMethod'
+import { methodSpread } from '#core/plan/methodSpread'
 import { planPanSear } from '#core/plan/panPlan'
+import type { Plan } from '#core/plan/plan'
 import { setupOf, type PlanRequest } from '#core/plan/request'
-import { planSpread } from '#core/plan/spread'
+import { planSpread, type Spread } from '#core/plan/spread'
+import { marksOf } from '#core/plan/underWay'
 import { CookRepository } from '#server/cooks/repository'
 import { FIRST_REQUEST } from '#core/plan/firstRequest'
 
@@ -20,6 +28,8 @@ interface Evening {
   readonly daysAgo: number
   readonly piece: Partial<Piece>
   readonly settings: Partial<Omit<PlanRequest, 'piece'>>
+  /** By another method than the pan alone. */
+  readonly way?: { readonly kind: 'roast'; readonly dials: Dialled }
   /** Seconds that each turn and the pull came after the plan. */
   readonly lateS: number
   /** K that the probe read above the plan at the pull, and at its highest. */
@@ -40,6 +50,21 @@ const EVENINGS: readonly Evening[] = [
       doneness: 'as wanted',
       crust: 'good',
       notes: 'Swing bridge closed for twenty minutes, nobody minded. Pink right up to the rim.'
+    }
+  },
+  {
+    id: 'demo-rib-joint',
+    title: 'A rib joint for six, moored for the night',
+    daysAgo: 6,
+    piece: { cutId: 'ribeye', count: 1, form: 'roast', thicknessMm: 105, widthMm: 105, lengthMm: 240, weightG: 2200, surface: 'aired' },
+    settings: { targetC: 54 },
+    way: { kind: 'roast', dials: { ovenC: 140, searS: 240 } },
+    lateS: 90,
+    off: [-0.7, -1.4],
+    outcome: {
+      doneness: 'as wanted',
+      crust: 'good',
+      notes: 'The oven fell back whenever its door was opened: a quarter of an hour less looking, next time.'
     }
   },
   {
@@ -88,22 +113,20 @@ export async function fillWithDemo(db: Knex, now = Date.now()): Promise<void> {
   if ((await cooks.list('')).length > 0) return
   for (const evening of EVENINGS) {
     const request: PlanRequest = { ...FIRST_REQUEST, ...evening.settings, piece: { ...FIRST_REQUEST.piece, ...evening.piece } }
-    const setup = setupOf(request)
-    const plan = planPanSear(setup, request.targetC)
-    const preheatS = preheatSeconds(setup.settings.pan, setup.settings.ring, request.panC, request.room.temperatureC)
+    const { way, plan, steps, spread, preheatS } = planned(request, evening.way)
     const laidAt = Math.floor(now / DAY_MS) * DAY_MS - evening.daysAgo * DAY_MS + SERVICE_MINUTES * 60_000
     await cooks.add({
       id: evening.id,
       title: evening.title,
       createdAt: laidAt - 600_000,
       request,
-      way: null,
-      planned: plannedOf(plan, planSpread(setup, plan), preheatS)
+      way,
+      planned: plannedOf(plan, spread, preheatS)
     })
     const said = (
       name: string,
       seconds: number,
-      what: { kind: 'lit' | 'laid' | 'turned' | 'pulled' | 'carved' } | { kind: 'reading'; coreC: number }
+      what: { kind: 'lit' | 'laid' | 'turned' | 'moved' | 'pulled' | 'carved' } | { kind: 'reading'; coreC: number }
     ): CookEvent => {
       const at = laidAt + Math.round(seconds * 1000)
       return { id: `${evening.id}-${name}`, at, entered: at, ...what }
@@ -113,8 +136,8 @@ export async function fillWithDemo(db: Knex, now = Date.now()): Promise<void> {
     await cooks.addEvents(evening.id, [
       said('lit', -(preheatS ?? 240), { kind: 'lit' }),
       said('laid', 0, { kind: 'laid' }),
-      ...plan.turns.map((t, i) => said(`turn-${i + 1}`, t + evening.lateS * ((i + 1) / plan.turns.length), { kind: 'turned' })),
-      said('probe-1', 0.85 * plan.pull.time, { kind: 'reading', coreC: tenth(0.82 * (plan.pull.core + evening.off[0])) }),
+      ...plan.turns.map((t, i) => said(`turn-${i + 1}`, t + evening.lateS * ((i + 1) / plan.turns.length), { kind: steps[i] })),
+      said('probe-1', 0.85 * plan.pull.time, { kind: 'reading', coreC: tenth(coreAt(plan, 0.85 * plan.pull.time) + evening.off[0]) }),
       said('probe-2', pulled - 8, { kind: 'reading', coreC: tenth(plan.pull.core + evening.off[0]) }),
       said('pulled', pulled, { kind: 'pulled' }),
       said('probe-3', plan.peak.time + evening.lateS, { kind: 'reading', coreC: tenth(plan.peak.core + evening.off[1]) }),
@@ -123,3 +146,32 @@ export async function fillWithDemo(db: Knex, now = Date.now()): Promise<void> {
     await cooks.judge(evening.id, evening.outcome)
   }
 }
+
+type Course = readonly ('turned' | 'moved')[]
+interface PlannedEvening {
+  readonly way: Way | null
+  readonly plan: Plan & { readonly turns: readonly number[] }
+  /** What is done at each of the plan's turns. */
+  readonly steps: Course
+  readonly spread: Spread
+  readonly preheatS: number | null
+}
+
+function planned(request: PlanRequest, by: Evening['way']): PlannedEvening {
+  if (by === undefined) {
+    const setup = setupOf(request)
+    const plan = planPanSear(setup, request.targetC)
+    const preheatS = preheatSeconds(setup.settings.pan, setup.settings.ring, request.panC, request.room.temperatureC)
+    return { way: null, plan, steps: plan.turns.map(() => 'turned'), spread: planSpread(setup, plan), preheatS }
+  }
+  const { kind, dials } = by
+  const found = planFor(request, kind, dials)
+  if ('unsuited' in found) throw new Error(found.unsuited)
+  const [method, setup] = [METHODS[kind], setupFor(request, kind, dials)]
+  const { way, plan, preheatS } = begunBy(request, kind, dials, found.plan)
+  const marks = marksOf(method, setup, plan.free)
+  const steps = marks.slice(1).map((m, i) => (m.phase === marks[i].phase ? 'turned' : 'moved'))
+  return { way, plan, steps, spread: methodSpread(method, setup, plan), preheatS }
+}
+
+const coreAt = ({ history }: Plan, seconds: number): number => valueAt(history.time, history.core, seconds)

@@ -145,3 +145,75 @@ test('the fat edge is called when its turn comes', async ({ page }) => {
   await page.keyboard.press('Space')
   await expect(page.getByRole('heading', { name: /Off the heat/ })).toBeVisible()
 })
+
+/** By another way than the pan, lit from its own page. */
+async function by(page: Page, way: string, piece: Record<string, unknown> = {}): Promise<void> {
+  await page.clock.install()
+  await page.goto(`${app.url}/fire`)
+  await page.evaluate(of => {
+    const key = 'macellaio.draft'
+    const draft = JSON.parse(localStorage.getItem(key) ?? '{}') as { piece: object }
+    localStorage.setItem(key, JSON.stringify({ ...draft, piece: { ...draft.piece, ...of } }))
+  }, piece)
+  await page.goto(`${app.url}/fire/way/${encodeURIComponent(way)}`)
+  await expect(page.getByLabel('Call sheet', { exact: true }).locator('ul.sheet')).toHaveAttribute('aria-busy', 'false', {
+    timeout: 20_000
+  })
+  await page.getByRole('button', { name: 'Begin at the stove' }).click()
+}
+const called = (page: Page, text: RegExp) => expect(page.getByRole('heading', { name: text })).toBeVisible({ timeout: 20_000 })
+
+test('from the pan into the oven: what is slow is lit first, every step is called, the book says where it was', async ({ page }) => {
+  await by(page, 'sear then oven')
+  await called(page, /Heat the oven/)
+  await page.keyboard.press('Space')
+  await called(page, /Light the ring/)
+  await page.clock.fastForward(11 * 60_000)
+  await page.keyboard.press('Space')
+  await called(page, /Put the strip steak into the hot pan/)
+  await page.clock.fastForward(220_000)
+  for (const next of [/Turn the strip steak/, /Turn the strip steak/, /Turn the strip steak/, /into the oven/, /Out of the oven in/]) {
+    await page.keyboard.press('Space')
+    await called(page, next)
+    await page.clock.fastForward(60_000)
+  }
+  await expect(page.locator('.advice').first()).toContainText(/When the probe reads 5\d/)
+  // Forgotten: it is said, and the forecast follows.
+  await page.clock.fastForward(30 * 60_000)
+  await page.clock.runFor(10_000)
+  await expect(page.getByText(/will peak at .* whatever you do/)).toBeVisible({ timeout: 20_000 })
+  await page.keyboard.press('Space')
+  await called(page, /Carve/)
+  await page.clock.fastForward(5 * 60_000)
+  await page.keyboard.press('Space')
+  await page.getByRole('button', { name: 'To the book' }).click()
+  await expect(page.locator('.log')).toContainText('On a rack in the oven')
+  await expect(page.locator('.log li').filter({ hasText: 'Turned' })).toHaveCount(3)
+})
+
+test('a joint in the oven heeds its probe, and a dead server and a closed page lose nothing of it', async ({ page }) => {
+  const joint = { cutId: 'fillet', form: 'roast', count: 1, thicknessMm: 62, widthMm: 62, lengthMm: 220, weightG: 700 }
+  await by(page, 'in pastry', joint)
+  await called(page, /Heat the oven/)
+  await page.keyboard.press('Space')
+  await called(page, /Put the fillet joint into the oven/)
+  await page.clock.fastForward(15 * 60_000)
+  await page.keyboard.press('Space')
+  await called(page, /Out of the oven in/)
+  await app.kill()
+  await page.clock.fastForward(20 * 60_000)
+  await page.keyboard.press('r')
+  await page.getByLabel('The probe reads').fill('15')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('.against')).toContainText(/You read 15.*forecast/, { timeout: 30_000 })
+  await app.serve(true)
+  await page.reload()
+  await called(page, /Out of the oven in/)
+  await expect(page.locator('.against')).toContainText(/You read 15/, { timeout: 30_000 })
+  await expect(page.getByRole('img', { name: /Core: \d+ °C now/ })).toBeVisible()
+  await page.clock.fastForward(2 * 60_000)
+  await page.keyboard.press('p')
+  await expect(page.getByText(/Pulled early: it will only reach/)).toBeVisible({ timeout: 20_000 })
+  await page.keyboard.press('l')
+  await called(page, /Out of the oven in/)
+})
