@@ -54,6 +54,43 @@ async function atTheStove(page: Page): Promise<void> {
   await page.clock.runFor(35_000)
 }
 
+/** A rib joint half-way through its oven, its probe read once. */
+async function jointAtTheStove(page: Page): Promise<void> {
+  await page.evaluate(() => {
+    const draft = JSON.parse(localStorage.getItem('macellaio.draft') ?? '{}') as object
+    const piece = {
+      cutId: 'ribeye',
+      form: 'roast',
+      count: 1,
+      thicknessMm: 105,
+      widthMm: 105,
+      lengthMm: 240,
+      weightG: 2200,
+      startC: 5,
+      surface: 'aired'
+    }
+    localStorage.setItem('macellaio.draft', JSON.stringify({ ...draft, piece }))
+  })
+  await page.reload()
+  await worked(page)
+  await page.getByRole('button', { name: 'Begin at the stove' }).click()
+  for (const seconds of [660, 235, 245, 2400]) {
+    await settle(page)
+    await page.keyboard.press('Space')
+    await page.clock.fastForward(1000 * seconds)
+  }
+  await settle(page)
+  await page.keyboard.press('r')
+  await page.getByLabel('The probe reads').fill('22')
+  await page.keyboard.press('Enter')
+  await settle(page)
+  await settle(page)
+}
+
+// Before anything is cooked: the Book as the demo has it.
+await view('book', '/book')
+await view('cook', '/book/demo-flat-iron')
+await view('cook-joint', '/book/demo-rib-joint')
 await view('fire', '/fire')
 await view('counter', '/counter', async page => page.getByRole('button', { name: /^Rump cap:/ }).click())
 await view(
@@ -73,6 +110,7 @@ await view('prepare', '/bench', async page => {
 await view('methods', '/fire/methods', async page => page.locator('[aria-label="Methods"][aria-busy="false"]').waitFor({ timeout: 60_000 }))
 const worked = (page: Page): Promise<void> => page.locator('.slate ul.sheet[aria-busy="false"]').waitFor({ timeout: 60_000 })
 await view('way', '/fire/way/sear%20then%20oven', worked)
+await view('stove-joint', '/fire/way/roast', jointAtTheStove)
 await view('pot', '/fire/way/pot', async page => {
   await worked(page)
   await page.locator('section.pot').scrollIntoViewIfNeeded()
@@ -87,8 +125,6 @@ await view('kit', '/fire/kit', async page => page.getByRole('button', { name: 'c
 await view('bench', '/bench', async page => page.getByLabel('Weight of one').fill('300'))
 await view('stove', '/fire', atTheStove)
 await view('stove-phone', '/fire', atTheStove, { width: 390, height: 844 })
-await view('book', '/book')
-await view('cook', '/book/demo-flat-iron')
 
 await browser.close()
 await app.stop()

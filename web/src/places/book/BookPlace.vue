@@ -7,6 +7,7 @@ import { onMounted, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import type { Phase } from '#core/cook/progress'
 import { cutById } from '#core/meat/cuts'
+import { pieceName } from '#core/meat/piece'
 import { showDuration, showLength, showTemperature, shownText } from '#core/quantity/format'
 import { api, type CookSummary } from '../../api/client'
 import { useUnits } from '../../stores/units'
@@ -40,6 +41,10 @@ const STATE: Record<Phase, string> = {
   lifted: 'under way',
   resting: 'resting',
   carved: ''
+}
+const nameOf = ({ request: { piece } }: CookSummary): string => {
+  const cut = cutById(piece.cutId)
+  return cut ? pieceName(piece, cut) : ''
 }
 function verdict(c: CookSummary): string {
   if (c.phase !== 'carved') return STATE[c.phase]
@@ -84,7 +89,7 @@ function verdict(c: CookSummary): string {
           <td>
             <router-link :to="`/book/${c.id}`" class="title">{{ c.title }}</router-link>
             <span class="quiet"
-              >{{ dayjs(c.createdAt).format('D MMM YYYY, HH:mm') }} · {{ cutById(c.request.piece.cutId)?.name }},
+              >{{ dayjs(c.createdAt).format('D MMM YYYY, HH:mm') }} · {{ nameOf(c) }},
               {{ shownText(showLength(c.request.piece.thicknessMm, units.system)) }}</span
             >
           </td>
