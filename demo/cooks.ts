@@ -8,6 +8,7 @@ import { plannedOf, type Outcome } from '#core/book/record'
 import type { CookEvent } from '#core/cook/events'
 import { begunBy, type Way } from '#core/cook/way'
 import { valueAt } from '#core/heat/history'
+import { kitInUse, READY_KITS } from '#core/kit/kit'
 import { preheatSeconds } from '#core/kit/pan'
 import type { Piece } from '#core/meat/piece'
 import type { Dialled } from '#core/method/dials'
@@ -103,6 +104,7 @@ const EVENINGS: readonly Evening[] = [
   }
 ]
 
+const GALLEY = kitInUse(READY_KITS[0].kit, {}, FIRST_REQUEST.panId, FIRST_REQUEST.ringId)
 const DAY_MS = 86_400_000
 /** Half past seven in the evening, in minutes. */
 const SERVICE_MINUTES = 19 * 60 + 30
@@ -112,7 +114,7 @@ export async function fillWithDemo(db: Knex, now = Date.now()): Promise<void> {
   const cooks = new CookRepository(db)
   if ((await cooks.list('')).length > 0) return
   for (const evening of EVENINGS) {
-    const request: PlanRequest = { ...FIRST_REQUEST, ...evening.settings, piece: { ...FIRST_REQUEST.piece, ...evening.piece } }
+    const request: PlanRequest = { ...FIRST_REQUEST, kit: GALLEY, ...evening.settings, piece: { ...FIRST_REQUEST.piece, ...evening.piece } }
     const { way, plan, steps, spread, preheatS } = planned(request, evening.way)
     const laidAt = Math.floor(now / DAY_MS) * DAY_MS - evening.daysAgo * DAY_MS + SERVICE_MINUTES * 60_000
     await cooks.add({

@@ -3,13 +3,16 @@ import * as yup from 'yup'
 import { POT_DEPTH_M, POT_SIZES } from '#core/kit/bath'
 import { GRILL_FUELS } from '#core/kit/grill'
 import { SHELVES, type Kit } from '#core/kit/kit'
-import { PAN_METALS, PAN_SIZES, RING_HEATS } from '#core/kit/pan'
+import { GIVES_LIMITS, PAN_METALS, PAN_SIZES, RING_HEATS } from '#core/kit/pan'
 import { OFF_LIMITS_K } from '#core/kit/thermometer'
 import { named, oneOf, optional, within } from './plainFields'
 import { validate } from './problem'
 
 const id = (): yup.StringSchema<string> => yup.string().strict().required('This needs an id.').max(60)
 const yes = (): yup.BooleanSchema<boolean> => yup.boolean().strict().required('This is yes or no.')
+const gives = (): yup.NumberSchema<number | undefined> =>
+  yup.number().strict().optional().min(GIVES_LIMITS[0], GIVES_RANGE).max(GIVES_LIMITS[1], GIVES_RANGE)
+const GIVES_RANGE = `What it gives may be from ${GIVES_LIMITS[0]} to ${GIVES_LIMITS[1]} of the usual.`
 const ALTITUDES = [-400, 4500] as const
 const OFFSETS = [-60, 60] as const
 
@@ -19,13 +22,14 @@ const pan = yup
     name: named(),
     metal: oneOf(PAN_METALS),
     diameterMm: within(PAN_SIZES.diameterMm, 'mm'),
-    floorMm: within(PAN_SIZES.floorMm, 'mm')
+    floorMm: within(PAN_SIZES.floorMm, 'mm'),
+    gives: gives()
   })
   .noUnknown()
 const ring = yup.object({ id: id(), name: named(), powerW: within([100, 8000], 'W'), heat: optional(RING_HEATS) }).noUnknown()
-const oven = yup.object({ id: id(), name: named(), fan: yes(), offsetC: within(OFFSETS, '°C') }).noUnknown()
+const oven = yup.object({ id: id(), name: named(), fan: yes(), offsetC: within(OFFSETS, '°C'), gives: gives() }).noUnknown()
 const grill = yup
-  .object({ id: id(), name: named(), lid: yes(), fuel: optional(GRILL_FUELS), twoZones: yup.boolean().strict().optional() })
+  .object({ id: id(), name: named(), lid: yes(), fuel: optional(GRILL_FUELS), twoZones: yup.boolean().strict().optional(), gives: gives() })
   .noUnknown()
 const pot = yup
   .object({
@@ -34,10 +38,13 @@ const pot = yup
     litres: within(POT_SIZES.litres, 'L'),
     metalHeat: within([50, 6000], 'J/K'),
     widthM: within(POT_SIZES.widthM, 'm'),
-    depthM: within(POT_DEPTH_M, 'm')
+    depthM: within(POT_DEPTH_M, 'm'),
+    gives: gives()
   })
   .noUnknown()
-const bath = yup.object({ id: id(), name: named(), litres: within([1, 200], 'L'), offsetC: within([-5, 5], '°C') }).noUnknown()
+const bath = yup
+  .object({ id: id(), name: named(), litres: within([1, 200], 'L'), offsetC: within([-5, 5], '°C'), gives: gives() })
+  .noUnknown()
 const thermometer = yup
   .object({
     id: id(),

@@ -1,6 +1,7 @@
 /**
  * A pan and the ring under it as the solver's lump and burner.
  */
+import type { Constants } from '#core/heat/constants'
 import type { Burner, Lump } from '#core/heat/lump'
 
 export type PanMetal = 'cast iron' | 'carbon steel' | 'steel and aluminium' | 'aluminium'
@@ -13,6 +14,16 @@ const METALS: Record<PanMetal, { readonly density: number; readonly heat: number
   aluminium: { density: 2700, heat: 930 }
 }
 
+/**
+ * Heat that a thing gives to meat, as a share of what is usual for its kind: as its cook
+ * says, or as finished cooks have taught. 1 where nothing is said.
+ */
+export type Gives = number
+export const GIVES_LIMITS = [0.4, 2.5] as const
+
+/** From meat to its metal, W/(m²·K). */
+export const contactWith = ({ gives = 1 }: Pick<Pan, 'gives'>, { panContact }: Constants): number => gives * panContact
+
 export interface Pan {
   readonly id: string
   readonly name: string
@@ -21,6 +32,7 @@ export interface Pan {
   readonly diameterMm: number
   /** Of the floor, mm. */
   readonly floorMm: number
+  readonly gives?: Gives
 }
 
 export const PAN_METALS = Object.keys(METALS) as PanMetal[]

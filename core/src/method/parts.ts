@@ -6,7 +6,7 @@ import { allOver, type AirFace, type Face, type Faces, type MetalFace, type Part
 import type { Burner, Lump, LumpChange } from '#core/heat/lump'
 import { onBoard, openAir, overPan, underFoil } from '#core/kit/air'
 import { inFridge } from '#core/kit/bath'
-import { burnerHolding, panLump, type Pan, type Ring } from '#core/kit/pan'
+import { burnerHolding, contactWith, panLump, type Pan, type Ring } from '#core/kit/pan'
 import type { PlannedStage, Program, Resting } from './method'
 import type { Setup } from './setup'
 
@@ -43,7 +43,7 @@ const BASTING = { convection: 60, fat: 130 } as const
 /** What a steak's upper face and rim, and what a rolled roast's whole outside, turn to in a pan. */
 export function inPan(setup: Setup<Searing>): { readonly metal: MetalFace; readonly above: AirFace; readonly rolled: PartlyFace } {
   const { constants, room, settings } = setup
-  const metal = { kind: 'metal', lump: PAN, contact: constants.panContact } as const
+  const metal = { kind: 'metal', lump: PAN, contact: contactWith(settings.pan, constants) } as const
   const air = overPan(room, constants)
   const above: AirFace = settings.basted ? { ...air, air: BASTING.fat, convection: BASTING.convection, vapour: BASTED_VAPOUR } : air
   return { metal, above, rolled: { kind: 'partly', share: constants.rollingShare, touching: metal, open: air } }

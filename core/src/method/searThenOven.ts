@@ -4,6 +4,7 @@
  */
 import { between, type Faces } from '#core/heat/faces'
 import { ovenAir, ovenAround, type Oven } from '#core/kit/oven'
+import { contactWith } from '#core/kit/pan'
 import type { Method, PlannedStage, Resting } from './method'
 import { PAN, searLump, searStages, stageIn, thenRest, type Searing } from './parts'
 import { subjectOf, type Setup } from './setup'
@@ -32,6 +33,6 @@ function ovenStage(setup: Setup<SearThenOven>, seconds: number): PlannedStage {
   const air = ovenAir(oven, ovenC, setup.constants)
   const stage = stageIn('oven', standing === 'rack' ? 'on a rack in the oven' : 'in its pan in the oven', seconds, air)
   if (standing === 'rack') return stage
-  const faces: Faces = { ...between({ kind: 'metal', lump: PAN, contact: setup.constants.panContact }, air), side: air }
+  const faces: Faces = { ...between({ kind: 'metal', lump: PAN, contact: contactWith(pan, setup.constants) }, air), side: air }
   return { ...stage, faces, burners: [ovenAround(pan, oven, ovenC)] }
 }

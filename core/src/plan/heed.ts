@@ -36,7 +36,7 @@ export interface Heeded<S = PanSetup['settings']> {
 }
 
 /** A run of a round takes ten times that of a slab, and a cook waits for it. */
-const MEMBERS = { flat: 100, round: 48 }
+const MEMBERS = { flat: 100, round: 48 } as const
 const SEED = 20263
 const LONGEST_REST = 40 * 60
 /** Standard deviations from what was expected beyond which a probe is in the wrong place. */
@@ -55,17 +55,13 @@ export const heed = (setup: PanSetup, target: number, past: readonly Spell[], re
 export function heedBy<S>(trial: Trial<S>, readings: readonly Reading[]): Heeded<S> {
   const { setup } = trial
   const members = drawMembers(trial, setup.flat ? MEMBERS.flat : MEMBERS.round, SEED)
-  const fits = (r: Reading): boolean => {
-    const { middle, sd } = expected(members, r.time)
-    return Math.abs(r.celsius - middle) <= UNLIKELY * Math.hypot(sd, READING_SD)
-  }
-  const heard = readings.filter(fits)
+  const heard = likely(members, readings)
   const { unknowns, needed } = believe(members, heard)
   const last = heard.at(-1)
   const mean = limited(unknowns)
   return {
     setup: heard.length === 0 ? setup : withUnknowns(setup, mean),
-    unheeded: readings.filter(r => !fits(r)),
+    unheeded: readings.filter(r => !heard.includes(r)),
     expectedC: last ? expected(members, last.time).middle : null,
     thickerMm: heard.length === 0 ? 0 : mean.thickness,
     contact: heard.length === 0 ? 1 : Math.exp(mean.contact),
@@ -73,6 +69,18 @@ export function heedBy<S>(trial: Trial<S>, readings: readonly Reading[]): Heeded
     later: needed[2] / needed[1]
   }
 }
+
+/** All of it behind: what happened, and the rest. */
+export const panTrialOfPast = (setup: PanSetup, target: number, past: readonly Spell[]): Trial<PanSetup['settings']> => ({
+  setup,
+  subject: panSubject,
+  stages: varied => panStages(varied, past, LONGEST_REST),
+  free: Math.max(
+    1,
+    past.reduce((sum, s) => sum + s.seconds, 0)
+  ),
+  goal: target
+})
 
 /** What happened stays as it was; what is to come is turned by the same school. */
 function trialFrom(setup: PanSetup, target: number, past: readonly Spell[], total: number): Trial<PanSetup['settings']> {
@@ -90,6 +98,13 @@ function trialFrom(setup: PanSetup, target: number, past: readonly Spell[], tota
     goal: target
   }
 }
+
+/** Those of the readings that some such piece could have given. */
+export const likely = (members: readonly Member[], readings: readonly Reading[]): Reading[] =>
+  readings.filter(r => {
+    const { middle, sd } = expected(members, r.time)
+    return Math.abs(r.celsius - middle) <= UNLIKELY * Math.hypot(sd, READING_SD)
+  })
 
 function expected(members: readonly Member[], time: number): { readonly middle: number; readonly sd: number } {
   const cores = members.map(m => m.core(time))

@@ -1,55 +1,63 @@
 /**
  * What finished cooks with readings say of the cook's own kit: how much more or less
- * heat this pan gives to meat on this ring, or this oven's air, than the book says. Each
- * cook in turn pulls the belief that the cooks before it left; thickness and start are
- * each cook's own and are not carried over.
+ * heat this pan gives to meat, or this oven's air, than is usual. Each cook in turn pulls the
+ * belief that the cooks before it left of the same things; thickness and start are each cook's
+ * own and are not carried over.
  */
-import { believe, drawMembers, EIGHTY, PRIOR, type Gauss, type Reading, type Trial } from './belief'
+import { believe, drawing, EIGHTY, PRIOR, type Gauss, type Reading, type Trial } from './belief'
+import { likely } from './heed'
+import type { Steps } from './steps'
 
-export interface FinishedCook<S> {
-  /** The cook as it happened, on the constants of the book. */
+export interface FinishedCook<S = unknown> {
+  /** The cook as it happened, with things that give as much as is usual. */
   readonly trial: Trial<S>
   readonly readings: readonly Reading[]
+  /** What its metal was, and what its air or water; null where it met none, or one that tells nothing. */
+  readonly contact: string | null
+  readonly air: string | null
 }
 
 export interface Learned {
-  /** Of the book's value; the range holds 80 %. */
+  /** The thing, by the name the cooks have for it. */
+  readonly thing: string
+  /** Of what is usual; the range holds 80 %. */
   readonly factor: number
   readonly low: number
   readonly high: number
-}
-
-export interface KitLearned {
-  /** Meat on the hot metal. */
-  readonly contact: Learned
-  /** Air, oven and water. */
-  readonly air: Learned
-  /** Cooks that had a reading. */
+  /** Cooks that had a reading that could be. */
   readonly cooks: number
-  /** Whether it is known better than by the book, by enough to plan with. */
+  /** Whether it is known better than beforehand, by enough to plan with. */
   readonly enough: boolean
 }
 
-const MEMBERS = 120
+/** A reading says little of a pan beside what it says of the piece's thickness: with fewer draws that little is lost in their noise. */
+const MEMBERS = { flat: 300, round: 60 }
 const LEAST_COOKS = 3
-/** The range has to have shrunk to this share of the book's. */
+/** The range has to have shrunk to this share of what it was. */
 const SHRUNK_TO = 0.8
 
-export function learnKit<S>(cooks: readonly FinishedCook<S>[]): KitLearned {
-  let prior = PRIOR
-  let counted = 0
-  for (const [i, { trial, readings }] of cooks.entries()) {
+/** @param cooks the oldest first */
+export function* learning(cooks: readonly FinishedCook[]): Steps<Learned[]> {
+  const known = new Map<string, { readonly belief: Gauss; readonly prior: Gauss; readonly cooks: number }>()
+  const before = (thing: string | null, prior: Gauss) =>
+    (thing === null ? undefined : known.get(thing)) ?? { belief: prior, prior, cooks: 0 }
+  for (const [i, { trial, readings, contact, air }] of cooks.entries()) {
     if (readings.length === 0) continue
-    counted++
-    const { unknowns } = believe(drawMembers(trial, MEMBERS, i + 1, prior), readings)
-    prior = { ...PRIOR, contact: unknowns.contact, air: unknowns.air }
+    const [metal, around] = [before(contact, PRIOR.contact), before(air, PRIOR.air)]
+    const prior = { ...PRIOR, contact: metal.belief, air: around.belief }
+    const members = yield* drawing(trial, trial.setup.flat ? MEMBERS.flat : MEMBERS.round, i + 1, prior)
+    const heard = likely(members, readings)
+    if (heard.length === 0) continue
+    const { unknowns } = believe(members, heard)
+    if (contact !== null) known.set(contact, { ...metal, belief: unknowns.contact, cooks: metal.cooks + 1 })
+    if (air !== null) known.set(air, { ...around, belief: unknowns.air, cooks: around.cooks + 1 })
   }
-  const shrunk = prior.contact.sd < SHRUNK_TO * PRIOR.contact.sd || prior.air.sd < SHRUNK_TO * PRIOR.air.sd
-  return { contact: learned(prior.contact), air: learned(prior.air), cooks: counted, enough: counted >= LEAST_COOKS && shrunk }
+  return [...known].map(([thing, { belief, prior, cooks: counted }]) => ({
+    thing,
+    factor: Math.exp(belief.mean),
+    low: Math.exp(belief.mean - EIGHTY * belief.sd),
+    high: Math.exp(belief.mean + EIGHTY * belief.sd),
+    cooks: counted,
+    enough: counted >= LEAST_COOKS && belief.sd < SHRUNK_TO * prior.sd
+  }))
 }
-
-const learned = ({ mean, sd }: Gauss): Learned => ({
-  factor: Math.exp(mean),
-  low: Math.exp(mean - EIGHTY * sd),
-  high: Math.exp(mean + EIGHTY * sd)
-})

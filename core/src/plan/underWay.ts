@@ -201,3 +201,15 @@ export function heedUnderWay<S extends Resting>(
 /** The stages of a program that nothing has happened of yet. */
 export const marksOf = <S extends Resting>(method: Method<S>, setup: Setup<S>, free: number): Mark[] =>
   carriedOn(method, setup, { past: [], off: false, again: false }).marks(free)
+
+/** All of it behind: what happened, and the rest. */
+export const trialOfPast = <S extends Resting>(method: Method<S>, setup: Setup<S>, target: number, past: readonly Spent[]): Trial<S> => ({
+  setup,
+  subject: method.subject,
+  stages: varied => rested(carriedOn(method, varied, { past, off: true, again: false }).at(0), varied),
+  free: Math.max(
+    1,
+    past.reduce((sum, s) => sum + s.seconds, 0)
+  ),
+  goal: method.goal(setup, target)
+})

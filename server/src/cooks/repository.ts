@@ -112,18 +112,7 @@ export class CookRepository {
       const pattern = `%${word.replace(/[\\%_]/g, c => `\\${c}`)}%`
       void query.andWhereRaw(`lower(title || ' ' || notes || ' ' || request) LIKE ? ESCAPE '\\'`, [pattern])
     }
-    const rows = await query
-    const events = await this.db<EventRow & { cook_id: string }>('cook_events')
-      .whereIn(
-        'cook_id',
-        rows.map(r => r.id)
-      )
-      .orderBy('sequence')
-    return rows.map(row => {
-      const record = recordOf(
-        row,
-        events.filter(e => e.cook_id === row.id)
-      )
+    return (await withEvents(this.db, await query)).map(record => {
       const { pullS, pullC, peakC } = record.planned
       return {
         id: record.id,
@@ -138,6 +127,32 @@ export class CookRepository {
       }
     })
   }
+
+  /** The newest finished cooks in which something was read, whole. @param most so many */
+  async read(most: number): Promise<CookRecord[]> {
+    const rows = await this.db<CookRow>('cooks')
+      .whereNull('removed_at')
+      .whereIn('id', this.db('cook_events').select('cook_id').where({ kind: 'reading' }))
+      .orderBy('created_at', 'desc')
+      .limit(most)
+    return withEvents(this.db, rows)
+  }
+}
+
+/** A cook with its events, as it is in the Book. */
+const withEvents = async (db: Knex, rows: readonly CookRow[]): Promise<CookRecord[]> => {
+  const events = await db<EventRow & { cook_id: string }>('cook_events')
+    .whereIn(
+      'cook_id',
+      rows.map(r => r.id)
+    )
+    .orderBy('sequence')
+  return rows.map(row =>
+    recordOf(
+      row,
+      events.filter(e => e.cook_id === row.id)
+    )
+  )
 }
 
 async function load(db: Knex, cookId: string): Promise<CookRecord | null> {

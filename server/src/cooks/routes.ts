@@ -2,6 +2,7 @@
  * /api/cooks: begin one, say what happened, judge it, find it again.
  */
 import { Router, type Request } from 'express'
+import { MOST_COOKS } from '#core/book/lessons'
 import { parseEvents, parseNewCook, parseOutcome } from '#core/formats/cookSchema'
 import { Problem } from '#server/problem'
 import type { CookRepository } from './repository'
@@ -21,6 +22,11 @@ export function cookRoutes(cooks: CookRepository): Router {
       .status(added ? 201 : 200)
       .location(`/api/cooks/${cook.id}`)
       .json(await cooks.find(cook.id))
+  })
+
+  /** What the kit is learned from. */
+  routes.get('/read', async (_, response) => {
+    response.json({ cooks: await cooks.read(MOST_COOKS) })
   })
 
   routes.get('/:id', async (request, response) => {

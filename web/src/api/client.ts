@@ -81,6 +81,7 @@ export const api = {
   sheetPdf: (sheet: PrintedSheet): Promise<Blob> => askPdf('/print/call-sheet', sheet),
   orderPdf: (order: Order, units: UnitSystem): Promise<Blob> => askPdf('/print/order-slip', { order, units }),
   cooks: (search: string): Promise<{ cooks: CookSummary[] }> => ask('GET', `/cooks?search=${encodeURIComponent(search)}`),
+  readCooks: (): Promise<{ cooks: CookRecord[] }> => ask('GET', '/cooks/read'),
   cook: (id: string): Promise<CookRecord> => ask('GET', cookPath(id)),
   begin: (cook: NewCook): Promise<CookRecord> => ask('POST', '/cooks', cook),
   tell: (id: string, events: readonly CookEvent[]): Promise<CookRecord> => ask('POST', `${cookPath(id)}/events`, { events }),

@@ -27,6 +27,8 @@ import { planFor, setupFor } from '#core/plan/everyMethod'
 import { FIRST_REQUEST } from '#core/plan/firstRequest'
 import { comparePreparations, warmedUp, type Compared, type Preparation } from '#core/plan/preparation'
 import { consequences, type Consequence } from '#core/plan/whatIf'
+import { lessons, type Lesson } from '#core/book/lessons'
+import type { CookRecord } from '#core/book/record'
 import { packPlans } from './packed'
 import { thicknessesAllow, thinEndPeak, type Allows } from '#core/plan/thickness'
 
@@ -79,6 +81,8 @@ export interface PlannerWorker {
   thinEnd(request: PlanRequest, plan: PanPlan): number | null
   /** What comes of it if one thing is not as said. */
   whatIf(request: PlanRequest, plan: PanPlan, ticket: number): Promise<readonly Consequence[]>
+  /** What finished cooks with readings teach of the kit. */
+  lessons(records: readonly CookRecord[], ticket: number): Promise<readonly Lesson[]>
   /** Nobody waits for it any more: it is dropped between two pieces of work. */
   letGo(ticket: number): void
   /** For a hand that stays, after its first plan: see `practise`. @param kind null for the pan's own page */
@@ -235,6 +239,7 @@ const worker: PlannerWorker = {
   warmedUp: (request, preparation) => warmedUp(setupOf(request), preparation.fridgeC, preparation.outMin),
   thinEnd: (request, plan) => thinEndPeak(setupOf(request), plan.spells, plan.carve.time - plan.pull.time),
   whatIf: (request, plan, ticket) => inPieces(consequences(setupOf(request), plan), ticket),
+  lessons: (records, ticket) => inPieces(lessons(records), ticket),
   letGo: ticket => void goneTickets.add(ticket),
   practise: (request, kind, turned) => {
     const like =

@@ -11,6 +11,7 @@ import { pieceName } from '#core/meat/piece'
 import { showDuration, showLength, showTemperature, shownText } from '#core/quantity/format'
 import { api, type CookSummary } from '../../api/client'
 import { useUnits } from '../../stores/units'
+import LessonBoard from './LessonBoard.vue'
 
 const units = useUnits()
 const search = ref('')
@@ -101,6 +102,7 @@ function verdict(c: CookSummary): string {
         </tr>
       </tbody>
     </table>
+    <lesson-board v-if="cooks !== null && cooks.length > 0 && !search" />
   </main>
 </template>
 

@@ -4,6 +4,8 @@ import { GRILL_FUELS, type Grill } from '#core/kit/grill'
 import type { Kit, KitShelf } from '#core/kit/kit'
 import type { Oven } from '#core/kit/oven'
 import {
+  GIVES_LIMITS,
+  type Gives,
   floorFromMass,
   massFromFloor,
   PAN_METALS,
@@ -75,13 +77,20 @@ function offset(label: string, system: UnitSystem, [low, high]: Range, step: num
   return count(label, unit, [low * per, high * per], step, tenth(kelvin * per), v => ({ offsetC: v / per }))
 }
 
+/** As learned at the Book, or by the cook's own experience. */
+const gives = (item: { readonly gives?: Gives }): KitField =>
+  count('Heat to the meat', '% of usual', [100 * GIVES_LIMITS[0], 100 * GIVES_LIMITS[1]], 5, Math.round(100 * (item.gives ?? 1)), v => ({
+    gives: v / 100
+  }))
+
 const panFields = (pan: Pan): KitField[] => [
   pick('Of', PAN_METALS, pan.metal, metal => ({ metal })),
   quantity('Across the flat floor', 'length', PAN_SIZES.diameterMm, pan.diameterMm, diameterMm => ({ diameterMm })),
   quantity('Floor thick', 'length', PAN_SIZES.floorMm, pan.floorMm, floorMm => ({ floorMm })),
   quantity('or weighs, empty', 'mass', [300, 12000], Math.round(1000 * massFromFloor(pan)), grams => ({
     floorMm: Math.round(clamp(floorFromMass(pan.metal, pan.diameterMm, grams / 1000), PAN_SIZES.floorMm) * 100) / 100
-  }))
+  })),
+  gives(pan)
 ]
 
 const ringFields = (ring: Ring): KitField[] => {
@@ -95,30 +104,36 @@ const ringFields = (ring: Ring): KitField[] => {
 
 const ovenFields = (oven: Oven, system: UnitSystem): KitField[] => [
   yes('Fan', oven.fan, fan => ({ fan })),
-  offset('Hotter than its dial by', system, [-40, 40], 0.5, oven.offsetC)
+  offset('Hotter than its dial by', system, [-40, 40], 0.5, oven.offsetC),
+  gives(oven)
 ]
 
 const grillFields = (grill: Grill): KitField[] => [
   pick('Burns', GRILL_FUELS, grill.fuel ?? 'charcoal', fuel => ({ fuel })),
   yes('Lid', grill.lid, lid => ({ lid })),
-  yes('Room beside the fire', grill.twoZones !== false, twoZones => ({ twoZones }))
+  yes('Room beside the fire', grill.twoZones !== false, twoZones => ({ twoZones })),
+  gives(grill)
 ]
 
 const bathFields = (bath: BathMachine, system: UnitSystem): KitField[] => [
   count('Holds', 'L', [1, 200], 0.5, bath.litres, litres => ({ litres })),
-  offset('Hotter than it shows by', system, [-5, 5], 0.1, bath.offsetC)
+  offset('Hotter than it shows by', system, [-5, 5], 0.1, bath.offsetC),
+  gives(bath)
 ]
 
 const potFields = (pot: Pot): KitField[] => {
-  const again = (part: { litres?: number; metalKg?: number; widthM?: number }): Pot =>
-    potFrom(pot.id, pot.name, part.litres ?? pot.litres, part.metalKg ?? metalOf(pot), part.widthM ?? pot.widthM)
+  const again = (part: { litres?: number; metalKg?: number; widthM?: number }): Pot => ({
+    ...potFrom(pot.id, pot.name, part.litres ?? pot.litres, part.metalKg ?? metalOf(pot), part.widthM ?? pot.widthM),
+    ...(pot.gives === undefined ? {} : { gives: pot.gives })
+  })
   const { litres, widthM } = potLimits(pot)
   return [
     count('Filled with', 'L', [up(litres[0]), down(litres[1])], 0.5, pot.litres, filled => again({ litres: filled })),
     quantity('Across', 'length', [1000 * up(widthM[0]), 1000 * down(widthM[1])], pot.widthM * 1000, mm => again({ widthM: mm / 1000 })),
     quantity('Weighs, empty', 'mass', [1000 * POT_SIZES.metalKg[0], 1000 * POT_SIZES.metalKg[1]], Math.round(1000 * metalOf(pot)), grams =>
       again({ metalKg: grams / 1000 })
-    )
+    ),
+    gives(pot)
   ]
 }
 
