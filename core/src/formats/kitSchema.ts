@@ -27,9 +27,9 @@ const pan = yup
   })
   .noUnknown()
 const ring = yup.object({ id: id(), name: named(), powerW: within([100, 8000], 'W'), heat: optional(RING_HEATS) }).noUnknown()
-const oven = yup.object({ id: id(), name: named(), fan: yes(), offsetC: within(OFFSETS, '°C'), gives: gives() }).noUnknown()
+const oven = yup.object({ id: id(), name: named(), fan: yes(), offsetC: within(OFFSETS, '°C') }).noUnknown()
 const grill = yup
-  .object({ id: id(), name: named(), lid: yes(), fuel: optional(GRILL_FUELS), twoZones: yup.boolean().strict().optional(), gives: gives() })
+  .object({ id: id(), name: named(), lid: yes(), fuel: optional(GRILL_FUELS), twoZones: yup.boolean().strict().optional() })
   .noUnknown()
 const pot = yup
   .object({
@@ -38,13 +38,10 @@ const pot = yup
     litres: within(POT_SIZES.litres, 'L'),
     metalHeat: within([50, 6000], 'J/K'),
     widthM: within(POT_SIZES.widthM, 'm'),
-    depthM: within(POT_DEPTH_M, 'm'),
-    gives: gives()
+    depthM: within(POT_DEPTH_M, 'm')
   })
   .noUnknown()
-const bath = yup
-  .object({ id: id(), name: named(), litres: within([1, 200], 'L'), offsetC: within([-5, 5], '°C'), gives: gives() })
-  .noUnknown()
+const bath = yup.object({ id: id(), name: named(), litres: within([1, 200], 'L'), offsetC: within([-5, 5], '°C') }).noUnknown()
 const thermometer = yup
   .object({
     id: id(),

@@ -7,16 +7,11 @@ import type { AirFace, FixedFace, LiquidFace } from '#core/heat/faces'
 import type { Lump } from '#core/heat/lump'
 import { saturatedVapour } from '#core/heat/vapour'
 import type { Room } from './air'
-import type { Gives } from './pan'
 
 export const BATH_LIMITS_C = [40, 95] as const
 
 /** A bag in water that a machine stirs and holds. */
-export const heldBath = (bathC: number, c: Constants, { gives = 1 }: Pick<BathMachine, 'gives'> = {}): FixedFace => ({
-  kind: 'fixed',
-  at: bathC,
-  conductance: gives * c.bathConductance
-})
+export const heldBath = (bathC: number, c: Constants): FixedFace => ({ kind: 'fixed', at: bathC, conductance: c.bathConductance })
 
 /** A machine that stirs and holds water. */
 export interface BathMachine {
@@ -25,7 +20,6 @@ export interface BathMachine {
   readonly litres: number
   /** What the water really holds less what the machine shows, K. */
   readonly offsetC: number
-  readonly gives?: Gives
 }
 export const BATHS: readonly BathMachine[] = [{ id: 'stick', name: 'Stick circulator in a tub', litres: 12, offsetC: 0 }]
 
@@ -39,7 +33,6 @@ export interface Pot {
   readonly widthM: number
   /** Height of the water in it, m. */
   readonly depthM: number
-  readonly gives?: Gives
 }
 
 export const POTS: readonly Pot[] = [
@@ -108,11 +101,7 @@ export function potLump(pot: Pot, startC: number, lid: boolean, room: Room): Lum
 }
 
 /** A bag in the pot, the lump of that number. */
-export const inPot = (lump: number, c: Constants, { gives = 1 }: Pick<Pot, 'gives'> = {}): LiquidFace => ({
-  kind: 'liquid',
-  lump,
-  conductance: gives * c.potConductance
-})
+export const inPot = (lump: number, c: Constants): LiquidFace => ({ kind: 'liquid', lump, conductance: c.potConductance })
 
 const FRIDGE_C = 4
 

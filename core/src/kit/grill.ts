@@ -4,7 +4,6 @@
 import type { Constants } from '#core/heat/constants'
 import type { AirFace, PartlyFace } from '#core/heat/faces'
 import { vapourOf, type Room } from './air'
-import type { Gives } from './pan'
 
 export interface Grill {
   readonly id: string
@@ -13,7 +12,6 @@ export interface Grill {
   readonly fuel?: GrillFuel
   /** Whether there is room beside the fire; taken as given unless said. */
   readonly twoZones?: boolean
-  readonly gives?: Gives
 }
 
 export const GRILL_FUELS = ['charcoal', 'gas'] as const
@@ -30,7 +28,7 @@ const FUEL_VAPOUR: Record<GrillFuel, number> = { charcoal: 0.03, gas: 0.07 }
 const vapourOver = ({ fuel = 'charcoal' }: Pick<Grill, 'fuel'>): number => FUEL_VAPOUR[fuel]
 
 /** The face toward the coals: part of it on the bars, the rest in their heat. */
-export function overCoals(grateC: number, c: Constants, grill: Pick<Grill, 'fuel' | 'gives'> = {}): PartlyFace {
+export function overCoals(grateC: number, c: Constants, grill: Pick<Grill, 'fuel'> = {}): PartlyFace {
   return {
     kind: 'partly',
     share: c.barShare,
@@ -39,7 +37,7 @@ export function overCoals(grateC: number, c: Constants, grill: Pick<Grill, 'fuel
       kind: 'air',
       air: grateC,
       walls: grateC,
-      convection: (grill.gives ?? 1) * c.coalConvection,
+      convection: c.coalConvection,
       emissivity: c.meatEmissivity,
       vapour: vapourOver(grill)
     }
@@ -62,19 +60,19 @@ const AWAY_SHARE = 0.3
  * The rim of a piece over the coals: what rises between the bars sweeps up along it, and a wall
  * that stands over a plain sees that plain with half of its view (the other half is what is above).
  */
-export function besideRim(grateC: number, up: AirFace, c: Constants, { gives = 1 }: Pick<Grill, 'gives'> = {}): AirFace {
+export function besideRim(grateC: number, up: AirFace, c: Constants): AirFace {
   const fourth = (celsius: number): number => (celsius + KELVIN) ** 4
   const walls = ((fourth(grateC) + fourth(up.walls)) / 2) ** 0.25 - KELVIN
-  return { ...up, air: grateC, walls, convection: gives * c.coalConvection }
+  return { ...up, air: grateC, walls, convection: c.coalConvection }
 }
 const KELVIN = 273.15
 
 /** Anywhere under a closed lid beside the coals. */
-export const underLid = (lidC: number, c: Constants, grill: Pick<Grill, 'fuel' | 'gives'> = {}): AirFace => ({
+export const underLid = (lidC: number, c: Constants, grill: Pick<Grill, 'fuel'> = {}): AirFace => ({
   kind: 'air',
   air: lidC,
   walls: lidC,
-  convection: (grill.gives ?? 1) * c.lidConvection,
+  convection: c.lidConvection,
   emissivity: c.meatEmissivity,
   vapour: vapourOver(grill)
 })

@@ -5,7 +5,7 @@ import type { Constants } from '#core/heat/constants'
 import type { AirFace } from '#core/heat/faces'
 import { saturatedVapour } from '#core/heat/vapour'
 import type { Burner } from '#core/heat/lump'
-import { PAN_LOSS, panLoss, type Gives, type Pan } from './pan'
+import { PAN_LOSS, panLoss, type Pan } from './pan'
 
 export interface Oven {
   readonly id: string
@@ -13,7 +13,6 @@ export interface Oven {
   readonly fan: boolean
   /** What the oven really holds less what its dial says, K. */
   readonly offsetC: number
-  readonly gives?: Gives
 }
 
 export const OVENS: readonly Oven[] = [
@@ -31,7 +30,7 @@ export function ovenAir(oven: Oven, dialC: number, c: Constants): AirFace {
     kind: 'air',
     air,
     walls: air,
-    convection: (oven.gives ?? 1) * (oven.fan ? c.fanConvection : c.ovenConvection),
+    convection: oven.fan ? c.fanConvection : c.ovenConvection,
     emissivity: c.meatEmissivity,
     vapour: Math.min(c.ovenVapour, MOST_HUMID * saturatedVapour(air))
   }

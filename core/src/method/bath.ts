@@ -42,7 +42,7 @@ const bath = (kind: string, program: (setup: Setup<Bath>, free: number) => Progr
 })
 
 const inWater = (setup: Setup<Bath>, seconds: number): PlannedStage =>
-  stageIn('bath', 'bagged, in the bath', seconds, heldBath(waterC(setup.settings), setup.constants, setup.settings.machine))
+  stageIn('bath', 'bagged, in the bath', seconds, heldBath(waterC(setup.settings), setup.constants))
 
 function cooled(setup: Setup<Bath>): PlannedStage[] {
   const { coolS } = setup.settings

@@ -18,7 +18,7 @@ export const hotBath: Method<Bath> = {
   program: (setup, free) =>
     thenRest(setup, [
       ...searStages(setup),
-      stageIn('bath', 'bagged, in hot water', free, heldBath(waterC(setup.settings), setup.constants, setup.settings.machine))
+      stageIn('bath', 'bagged, in hot water', free, heldBath(waterC(setup.settings), setup.constants))
     ]),
   bounds: () => [60, 6 * 3600],
   guess: setup => 0.8 * setup.piece.thicknessMm ** 2,

@@ -79,6 +79,6 @@ function potStages(setup: Setup<InPot>, seconds: number): PlannedStage[] {
         ? [{ lump: POT, kind: 'brought to', temperature: waterAtStart(setup) }]
         : [{ lump: POT, kind: 'poured in', heatCapacity: poured[i - 1].litres * LITRE_HEAT, temperature: boilingPoint(room.altitudeM) }]
     const name = settings.lid ? 'bagged, in the pot under its lid' : 'bagged, in the open pot'
-    return { ...stageIn('pot', name, ends[i] - start, inPot(POT, constants, settings.pot)), changes }
+    return { ...stageIn('pot', name, ends[i] - start, inPot(POT, constants)), changes }
   })
 }

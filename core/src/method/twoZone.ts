@@ -52,7 +52,7 @@ function overTheCoals(setup: Setup<TwoZone>): PlannedStage[] {
   const { settings, constants, room, piece } = setup
   const down = overCoals(settings.grateC, constants, settings.grill)
   const up = settings.covered ? underLid(settings.lidC, constants, settings.grill) : awayFromCoals(settings.grateC, room, constants)
-  const side = besideRim(settings.grateC, up, constants, settings.grill)
+  const side = besideRim(settings.grateC, up, constants)
   const spells = Math.max(1, settings.directSpells)
   if (settings.directS <= 0) return []
   // Rolled over the bars a roast shows each part of its outside to the coals for about half the time.

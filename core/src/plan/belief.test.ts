@@ -2,8 +2,6 @@
 import { describe, expect, it } from 'vitest'
 import { stripSetup } from '#core/method/setups.fixture'
 import { believe, drawMembers, READING_SD, withUnknowns } from './belief'
-import { learning, type FinishedCook, type Learned } from './learn'
-import { finish } from './steps'
 import { planPanSear } from './panPlan'
 import { Randomness } from './random'
 import { solveFree } from './search'
@@ -13,12 +11,12 @@ const setup = stripSetup()
 const plan = planPanSear(setup, 54)
 const trial = panTrialOf(setup, plan)
 // Enough of both that what is left to chance is a per cent or two.
-const members = drawMembers(trial, 500, 5)
+const members = drawMembers(trial, 2000, 5)
 const prior = believe(members, [])
 const MIDWAY = plan.pull.time / 2
 
 describe('what is believed of the time needed', () => {
-  const truths = drawMembers(trial, 600, 4711)
+  const truths = drawMembers(trial, 300, 4711)
   const noise = new Randomness(12)
   const after = truths.map(truth => believe(members, [{ time: MIDWAY, celsius: truth.core(MIDWAY) + READING_SD * noise.normal() }]))
   const width = (b: typeof prior): number => b.needed[2] - b.needed[0]
@@ -68,48 +66,4 @@ describe('what is believed of the time needed', () => {
       recording: () => recording
     }).free
   }
-})
-
-describe('what finished cooks teach of the kit', () => {
-  /** A pan that gives more than the book says, the pieces as said, read twice each. */
-  function cooks(count: number, contact: number): FinishedCook[] {
-    const noise = new Randomness(8)
-    return Array.from({ length: count }, () => {
-      const unknowns = { thickness: 0.6 * noise.normal(), start: 1 * noise.normal(), contact: Math.log(contact), air: 0 }
-      const truth = withUnknowns(setup, unknowns)
-      const [seen] = drawMembers({ ...trial, setup: truth }, 1, 1, NOTHING)
-      const readings = [0.5, 0.8].map(share => {
-        const time = share * plan.pull.time
-        return { time, celsius: seen.core(time) + 0.5 * noise.normal() }
-      })
-      return { trial: trial as FinishedCook['trial'], readings, contact: 'pan', air: null }
-    })
-  }
-  const learn = (of: readonly FinishedCook[]): Learned | undefined => finish(learning(of)).at(0)
-  const none = { mean: 0, sd: 0 }
-  const NOTHING = { thickness: none, start: none, contact: none, air: none }
-
-  it('several cooks find the pan’s contact within a tenth or two, and say how sure they are', () => {
-    const learned = learn(cooks(5, 1.35))!
-    expect(learned).toMatchObject({ thing: 'pan', cooks: 5 })
-    expect(learned.factor).toBeGreaterThan(1.1)
-    expect(learned.low).toBeLessThan(1.35)
-    expect(learned.high).toBeGreaterThan(1.25)
-    expect(learned.high / learned.low).toBeLessThan(1.3 * 1.3)
-    expect(learned.enough).toBe(true)
-  })
-
-  it('one cook, or cooks without a reading, are too little to go on', () => {
-    expect(learn(cooks(1, 1.35))!.enough).toBe(false)
-    expect(learn(cooks(5, 1.35).map(c => ({ ...c, readings: [] })))).toBeUndefined()
-  })
-
-  it('two pans are told apart, and a reading that cannot be teaches nothing', () => {
-    const all = [...cooks(5, 1.35), ...cooks(5, 0.7).map(c => ({ ...c, contact: 'other' }))]
-    const [pan, other] = finish(learning(all))
-    expect(pan.factor).toBeGreaterThan(1.1)
-    expect(other.factor).toBeLessThan(0.97)
-    const absurd = cooks(3, 1).map(c => ({ ...c, readings: [{ time: 0.5 * plan.pull.time, celsius: 95 }] }))
-    expect(finish(learning(absurd))).toEqual([])
-  })
 })

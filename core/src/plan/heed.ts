@@ -100,7 +100,7 @@ function trialFrom(setup: PanSetup, target: number, past: readonly Spell[], tota
 }
 
 /** Those of the readings that some such piece could have given. */
-export const likely = (members: readonly Member[], readings: readonly Reading[]): Reading[] =>
+const likely = (members: readonly Member[], readings: readonly Reading[]): Reading[] =>
   readings.filter(r => {
     const { middle, sd } = expected(members, r.time)
     return Math.abs(r.celsius - middle) <= UNLIKELY * Math.hypot(sd, READING_SD)
@@ -117,6 +117,7 @@ function limited(unknowns: Unknowns<Gauss>): Unknowns<number> {
     thickness: held(unknowns.thickness, PRIOR.thickness.sd),
     start: held(unknowns.start, PRIOR.start.sd),
     contact: held(unknowns.contact, PRIOR.contact.sd),
-    air: held(unknowns.air, PRIOR.air.sd)
+    air: held(unknowns.air, PRIOR.air.sd),
+    heat: held(unknowns.heat, PRIOR.heat.sd)
   }
 }

@@ -18,7 +18,7 @@ const SEED = 20262
 const POINTS = 60
 
 const sure: Gauss = { mean: 0, sd: 0 }
-const UNDISTURBED: Unknowns<Gauss> = { thickness: sure, start: sure, contact: sure, air: sure }
+const UNDISTURBED: Unknowns<Gauss> = { thickness: sure, start: sure, contact: sure, air: sure, heat: sure }
 
 export const methodSpread = <S extends Resting>(method: Method<S>, setup: Setup<S>, plan: Plan): Spread =>
   finish(methodSpreading(method, setup, plan))

@@ -1,12 +1,15 @@
 <script setup lang="ts">
-/** What finished cooks teach of the kit: how much heat each thing gives to meat, how sure that is, and whether plans go by it. */
+/** What finished cooks teach of the kit: how much heat a pan gives, how hot an oven is, how sure that is, and whether plans go by it. */
 import { computed, onMounted, onUnmounted, ref, shallowRef } from 'vue'
 import type { Lesson } from '#core/book/lessons'
+import type { Kit } from '#core/kit/kit'
 import { api } from '../../api/client'
 import { useKit } from '../../stores/kit'
+import { useUnits } from '../../stores/units'
 import { aside } from '../../workers/aside'
 
 const kit = useKit()
+const units = useUnits()
 const found = shallowRef<readonly Lesson[] | null>(null)
 const trouble = ref<string | null>(null)
 let letGo: (() => void) | null = null
@@ -32,43 +35,73 @@ onUnmounted(() => {
   letGo?.()
 })
 
-type Thing = { readonly id: string; readonly name: string; readonly gives?: number }
-const thingOf = ({ shelf, id }: Lesson): Thing | undefined => (kit.kit[shelf] as readonly Thing[]).find(t => t.id === id)
-/** "+12 %" */
-const more = (factor: number): string => {
-  const percent = Math.round(100 * (factor - 1))
-  return `${percent > 0 ? '+' : percent < 0 ? '−' : '±'}${Math.abs(percent)}\u00a0%`
+type Pan = Kit['pans'][number]
+type Oven = Kit['ovens'][number]
+const panOf = (id: string): Pan | undefined => kit.kit.pans.find(p => p.id === id)
+const ovenOf = (id: string): Oven | undefined => kit.kit.ovens.find(o => o.id === id)
+
+const signed = (value: number, unit: string): string => `${value > 0 ? '+' : value < 0 ? '−' : '±'}${Math.abs(value)}\u00a0${unit}`
+const percent = (factor: number): number => Math.round(100 * (factor - 1))
+const kelvin = (k: number): number => Math.round(units.system === 'metric' ? k : 1.8 * k)
+const degree = computed(() => (units.system === 'metric' ? '°C' : '°F'))
+
+/** One thing of the kit: what it is, as words, as a rule, and what plans go by. */
+function panRow(lesson: Lesson, { name, gives = 1 }: Pan) {
+  const more = percent(lesson.value)
+  const text = (factor: number): string => signed(percent(factor), '%')
+  return {
+    name,
+    says: Math.abs(more) < 2 ? 'gives as much as usual' : `gives ${Math.abs(more)}\u00a0% ${more > 0 ? 'more' : 'less'} than usual`,
+    range: `${text(lesson.low)} to ${text(lesson.high)}`,
+    rule: 'from half to twice the usual',
+    /** Along the rule, as powers are. */
+    place: (factor: number) => (Math.log2(factor) + 1) / 2,
+    used: gives === 1 ? null : text(gives),
+    same: Math.abs(gives - rounded(lesson.value)) < 0.006
+  }
 }
-const inWords = (factor: number): string => {
-  const percent = Math.round(100 * (factor - 1))
-  return Math.abs(percent) < 2 ? 'as much as usual' : `${Math.abs(percent)}\u00a0% ${percent > 0 ? 'more' : 'less'} than usual`
+function ovenRow(lesson: Lesson, { name, offsetC }: Oven) {
+  const more = kelvin(lesson.value)
+  const text = (k: number): string => signed(kelvin(k), degree.value)
+  return {
+    name,
+    says:
+      more === 0
+        ? 'is as hot as its dial says'
+        : `is ${Math.abs(more)}\u00a0${degree.value} ${more > 0 ? 'hotter' : 'cooler'} than its dial`,
+    range: `${text(lesson.low)} to ${text(lesson.high)}`,
+    rule: `from ${text(-RULE_K)} to ${text(RULE_K)}`,
+    place: (k: number) => (k / RULE_K + 1) / 2,
+    used: offsetC === 0 ? null : text(offsetC),
+    same: Math.abs(offsetC - Math.round(lesson.value)) < 0.6
+  }
 }
-/** Along the rule, from half to twice the usual, as powers are. */
-const place = (factor: number): number => 100 * Math.min(1, Math.max(0, (Math.log2(factor) + 1) / 2))
+const RULE_K = 30
+const rounded = (factor: number): number => Math.round(100 * factor) / 100
+
 const rows = computed(() =>
   (found.value ?? []).flatMap(lesson => {
-    const thing = thingOf(lesson)
-    if (!thing) return []
-    const gives = Math.round(100 * lesson.factor) / 100
-    const { low, high, factor, cooks, enough } = lesson
+    const [pan, oven] = [lesson.shelf === 'pans' ? panOf(lesson.id) : undefined, lesson.shelf === 'ovens' ? ovenOf(lesson.id) : undefined]
+    const row = pan ? panRow(lesson, pan) : oven ? ovenRow(lesson, oven) : null
+    if (row === null) return []
+    const { cooks, enough, low, high, value } = lesson
+    const at = (v: number): number => 100 * Math.min(1, Math.max(0, row.place(v)))
     return [
       {
+        ...row,
         lesson,
-        name: thing.name,
-        says: inWords(factor),
-        range: `${more(low)} to ${more(high)}`,
-        from: `${cooks} ${cooks === 1 ? 'cook' : 'cooks'}`,
         enough,
-        used: (thing.gives ?? 1) !== 1 ? (thing.gives ?? 1) : null,
-        same: Math.abs((thing.gives ?? 1) - gives) < 0.006,
-        bar: { left: place(low), width: place(high) - place(low), dot: place(factor) }
+        from: `${cooks} ${cooks === 1 ? 'cook' : 'cooks'}`,
+        bar: { left: at(low), width: at(high) - at(low), dot: at(value) }
       }
     ]
   })
 )
-function planWith(lesson: Lesson, gives: number): void {
-  const thing = thingOf(lesson)
-  if (thing) kit.put(lesson.shelf, { ...thing, gives: Math.round(100 * gives) / 100 } as never)
+/** @param value null for what is usual */
+function planWith({ shelf, id }: Lesson, value: number | null): void {
+  const [pan, oven] = [panOf(id), ovenOf(id)]
+  if (shelf === 'pans' && pan) kit.put('pans', { ...pan, gives: rounded(value ?? 1) })
+  if (shelf === 'ovens' && oven) kit.put('ovens', { ...oven, offsetC: Math.round(value ?? 0) })
 }
 </script>
 
@@ -78,13 +111,13 @@ function planWith(lesson: Lesson, gives: number): void {
     <p v-if="trouble" class="quiet" role="alert">{{ trouble }}</p>
     <p v-else-if="found === null" class="quiet" role="status">Reading what the probe said…</p>
     <p v-else-if="rows.length === 0" class="quiet">
-      Nothing yet. Read the probe at the stove: from three cooks on, the book knows how much heat your own pan or oven gives to meat.
+      Nothing yet. Read the probe at the stove: cook by cook the book learns how much heat your own pan gives, and what your oven holds.
     </p>
     <ul v-else>
       <li v-for="r in rows" :key="`${r.lesson.shelf} ${r.lesson.id}`">
         <span class="name">{{ r.name }}</span>
-        <span>gives {{ r.says }}</span>
-        <span class="rule" role="img" :aria-label="`From ${r.range}, 8 in 10; the rule goes from half to twice the usual.`">
+        <span>{{ r.says }}</span>
+        <span class="rule" role="img" :aria-label="`${r.range}, 8 in 10; the rule goes ${r.rule}.`">
           <i class="usual" />
           <i class="range" :style="{ left: `${r.bar.left}%`, width: `${r.bar.width}%` }" />
           <i class="dot" :style="{ left: `${r.bar.dot}%` }" />
@@ -92,12 +125,12 @@ function planWith(lesson: Lesson, gives: number): void {
         <span class="quiet">{{ r.range }}, from {{ r.from }}</span>
         <span class="does">
           <template v-if="r.used !== null">
-            <span class="quiet">plans go by {{ more(r.used) }}</span>
-            <button v-if="r.enough && !r.same" type="button" @click="planWith(r.lesson, r.lesson.factor)">Plan with this</button>
-            <button type="button" @click="planWith(r.lesson, 1)">As usual again</button>
+            <span class="quiet">plans go by {{ r.used }}</span>
+            <button v-if="r.enough && !r.same" type="button" @click="planWith(r.lesson, r.lesson.value)">Plan with this</button>
+            <button type="button" @click="planWith(r.lesson, null)">As usual again</button>
           </template>
-          <button v-else-if="r.enough && !r.same" type="button" @click="planWith(r.lesson, r.lesson.factor)">Plan with this</button>
-          <span v-else class="quiet">{{ r.enough ? 'plans go by the usual' : 'too little yet to plan with' }}</span>
+          <button v-else-if="r.enough && !r.same" type="button" @click="planWith(r.lesson, r.lesson.value)">Plan with this</button>
+          <span v-else class="quiet">{{ r.enough ? 'as plans have it' : 'too little yet to plan with' }}</span>
         </span>
       </li>
     </ul>

@@ -5,7 +5,6 @@ import type { Kit, KitShelf } from '#core/kit/kit'
 import type { Oven } from '#core/kit/oven'
 import {
   GIVES_LIMITS,
-  type Gives,
   floorFromMass,
   massFromFloor,
   PAN_METALS,
@@ -78,7 +77,7 @@ function offset(label: string, system: UnitSystem, [low, high]: Range, step: num
 }
 
 /** As learned at the Book, or by the cook's own experience. */
-const gives = (item: { readonly gives?: Gives }): KitField =>
+const gives = (item: Pan): KitField =>
   count('Heat to the meat', '% of usual', [100 * GIVES_LIMITS[0], 100 * GIVES_LIMITS[1]], 5, Math.round(100 * (item.gives ?? 1)), v => ({
     gives: v / 100
   }))
@@ -104,36 +103,30 @@ const ringFields = (ring: Ring): KitField[] => {
 
 const ovenFields = (oven: Oven, system: UnitSystem): KitField[] => [
   yes('Fan', oven.fan, fan => ({ fan })),
-  offset('Hotter than its dial by', system, [-40, 40], 0.5, oven.offsetC),
-  gives(oven)
+  offset('Hotter than its dial by', system, [-40, 40], 0.5, oven.offsetC)
 ]
 
 const grillFields = (grill: Grill): KitField[] => [
   pick('Burns', GRILL_FUELS, grill.fuel ?? 'charcoal', fuel => ({ fuel })),
   yes('Lid', grill.lid, lid => ({ lid })),
-  yes('Room beside the fire', grill.twoZones !== false, twoZones => ({ twoZones })),
-  gives(grill)
+  yes('Room beside the fire', grill.twoZones !== false, twoZones => ({ twoZones }))
 ]
 
 const bathFields = (bath: BathMachine, system: UnitSystem): KitField[] => [
   count('Holds', 'L', [1, 200], 0.5, bath.litres, litres => ({ litres })),
-  offset('Hotter than it shows by', system, [-5, 5], 0.1, bath.offsetC),
-  gives(bath)
+  offset('Hotter than it shows by', system, [-5, 5], 0.1, bath.offsetC)
 ]
 
 const potFields = (pot: Pot): KitField[] => {
-  const again = (part: { litres?: number; metalKg?: number; widthM?: number }): Pot => ({
-    ...potFrom(pot.id, pot.name, part.litres ?? pot.litres, part.metalKg ?? metalOf(pot), part.widthM ?? pot.widthM),
-    ...(pot.gives === undefined ? {} : { gives: pot.gives })
-  })
+  const again = (part: { litres?: number; metalKg?: number; widthM?: number }): Pot =>
+    potFrom(pot.id, pot.name, part.litres ?? pot.litres, part.metalKg ?? metalOf(pot), part.widthM ?? pot.widthM)
   const { litres, widthM } = potLimits(pot)
   return [
     count('Filled with', 'L', [up(litres[0]), down(litres[1])], 0.5, pot.litres, filled => again({ litres: filled })),
     quantity('Across', 'length', [1000 * up(widthM[0]), 1000 * down(widthM[1])], pot.widthM * 1000, mm => again({ widthM: mm / 1000 })),
     quantity('Weighs, empty', 'mass', [1000 * POT_SIZES.metalKg[0], 1000 * POT_SIZES.metalKg[1]], Math.round(1000 * metalOf(pot)), grams =>
       again({ metalKg: grams / 1000 })
-    ),
-    gives(pot)
+    )
   ]
 }
 
