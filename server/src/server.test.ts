@@ -51,6 +51,34 @@ describe('a cook is kept', () => {
     expect((body as CookRecord).planned).toEqual(planned)
   })
 
+  it('by another method, its dials checked, and it is among those that were read', async () => {
+    const way = { kind: 'sear then oven', dials: { ovenC: 190 }, free: 1200 }
+    await request(app)
+      .post('/api/cooks')
+      .send({ ...cook('cook-oven'), way })
+      .expect(201)
+    await request(app)
+      .post('/api/cooks/cook-oven/events')
+      .send({
+        events: [
+          event('o-laid', 1, { kind: 'laid' }),
+          event('o-move', 2, { kind: 'moved' }),
+          event('o-read', 3, { kind: 'reading', coreC: 20 })
+        ]
+      })
+      .expect(200)
+    const { body } = await request(app).get('/api/cooks/read').expect(200)
+    const read = (body as { cooks: CookRecord[] }).cooks.find(c => c.id === 'cook-oven')!
+    expect(read.way).toEqual(way)
+    expect(read.events.map(e => e.kind)).toEqual(['laid', 'moved', 'reading'])
+    const refused = await request(app)
+      .post('/api/cooks')
+      .send({ ...cook('cook-wrong'), way: { ...way, dials: { bathC: 54 } } })
+      .expect(422)
+    expect(JSON.stringify(refused.body)).toContain('bathC')
+    await request(app).delete('/api/cooks/cook-oven').expect(204)
+  })
+
   it('once, however often it is sent', async () => {
     await request(app).post('/api/cooks').send(cook('cook-one', 'Another name')).expect(200)
     const again = { events: [event('e-laid', 1000, { kind: 'laid' }), event('e-turn', 3000, { kind: 'turned' })] }
