@@ -132,6 +132,17 @@ function memberOf<S>(trial: Trial<S>, unknowns: Unknowns<number>, curve: PeakCur
   }
 }
 
+/** For any unknowns: what the core would read, and the logarithm of the time needed. */
+export function neededBy<S>(
+  trial: Trial<S>
+): (unknowns: Unknowns<number>) => { readonly core: Member['core']; readonly logNeeded: number } {
+  const curve = finish(peakCurve(trial))
+  return unknowns => {
+    const { core, needed } = memberOf(trial, unknowns, curve)
+    return { core, logNeeded: Math.log(needed) }
+  }
+}
+
 export function withUnknowns<S>(setup: Setup<S>, u: Unknowns<number>): Setup<S> {
   const { piece, constants: c } = setup
   const thicknessMm = Math.max(2, piece.thicknessMm + u.thickness)

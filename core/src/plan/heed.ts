@@ -5,20 +5,9 @@
  */
 import type { Setup } from '#core/method/setup'
 import { panSpells, panStages, panSubject, spellsToCome, withEdge, type PanSetup, type Spell } from '#core/method/panSear'
-import {
-  believe,
-  drawMembers,
-  EIGHTY,
-  PRIOR,
-  READING_SD,
-  withUnknowns,
-  type Gauss,
-  type Member,
-  type Reading,
-  type Trial,
-  type Unknowns
-} from './belief'
-import { percentile } from './random'
+import { EIGHTY, neededBy, PRIOR, withUnknowns, type Gauss, type Reading, type Trial, type Unknowns } from './belief'
+import { finish } from './steps'
+import { toldBy } from './straight'
 
 export interface Heeded<S = PanSetup['settings']> {
   /** As it most likely is. */
@@ -30,17 +19,14 @@ export interface Heeded<S = PanSetup['settings']> {
   /** Thicker than said, mm, and contact with the pan over the book's, by what the probe says. */
   readonly thickerMm: number
   readonly contact: number
+  /** What its oven or fire is over what it is set to, K, by what the probe says. */
+  readonly hotterK: number
   /** How much sooner or later than the most likely the pull may come, as factors of the time on the metal: 10th and 90th percentile. */
   readonly sooner: number
   readonly later: number
 }
 
-/** A run of a round takes ten times that of a slab, and a cook waits for it. */
-const MEMBERS = { flat: 100, round: 48 } as const
-const SEED = 20263
 const LONGEST_REST = 40 * 60
-/** Standard deviations from what was expected beyond which a probe is in the wrong place. */
-const UNLIKELY = 3.2
 /** No reading moves a figure further than this many of its own standard deviations. */
 const FURTHEST = 2.5
 
@@ -54,19 +40,24 @@ export const heed = (setup: PanSetup, target: number, past: readonly Spell[], re
 /** @param trial what happened up to the last reading, and any time to come */
 export function heedBy<S>(trial: Trial<S>, readings: readonly Reading[]): Heeded<S> {
   const { setup } = trial
-  const members = drawMembers(trial, setup.flat ? MEMBERS.flat : MEMBERS.round, SEED)
-  const heard = likely(members, readings)
-  const { unknowns, needed } = believe(members, heard)
-  const last = heard.at(-1)
-  const mean = limited(unknowns)
+  const needed = neededBy(trial)
+  const outputs = (u: Unknowns<number>): number[] => {
+    const { core, logNeeded } = needed(u)
+    return [...readings.map(r => core(r.time)), logNeeded]
+  }
+  const told = finish(toldBy(outputs, readings, PRIOR))
+  const last = told.heard.lastIndexOf(true)
+  const mean = limited(told.unknowns)
+  const range = EIGHTY * told.outputs[readings.length].sd
   return {
-    setup: heard.length === 0 ? setup : withUnknowns(setup, mean),
-    unheeded: readings.filter(r => !heard.includes(r)),
-    expectedC: last ? expected(members, last.time).middle : null,
-    thickerMm: heard.length === 0 ? 0 : mean.thickness,
-    contact: heard.length === 0 ? 1 : Math.exp(mean.contact),
-    sooner: needed[0] / needed[1],
-    later: needed[2] / needed[1]
+    setup: last < 0 ? setup : withUnknowns(setup, mean),
+    unheeded: readings.filter((_, i) => !told.heard[i]),
+    expectedC: last < 0 ? null : told.expected[last],
+    thickerMm: last < 0 ? 0 : mean.thickness,
+    contact: last < 0 ? 1 : Math.exp(mean.contact),
+    hotterK: last < 0 ? 0 : mean.heat,
+    sooner: Math.exp(-range),
+    later: Math.exp(range)
   }
 }
 
@@ -97,18 +88,6 @@ function trialFrom(setup: PanSetup, target: number, past: readonly Spell[], tota
     free: Math.max(total, spent + 1),
     goal: target
   }
-}
-
-/** Those of the readings that some such piece could have given. */
-const likely = (members: readonly Member[], readings: readonly Reading[]): Reading[] =>
-  readings.filter(r => {
-    const { middle, sd } = expected(members, r.time)
-    return Math.abs(r.celsius - middle) <= UNLIKELY * Math.hypot(sd, READING_SD)
-  })
-
-function expected(members: readonly Member[], time: number): { readonly middle: number; readonly sd: number } {
-  const cores = members.map(m => m.core(time))
-  return { middle: percentile(cores, 0.5), sd: (percentile(cores, 0.9) - percentile(cores, 0.1)) / (2 * EIGHTY) }
 }
 
 function limited(unknowns: Unknowns<Gauss>): Unknowns<number> {

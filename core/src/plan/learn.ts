@@ -4,10 +4,11 @@
  * belief that the cooks before it left of the same things; thickness and start are each cook's
  * own and are not carried over.
  */
-import { EIGHTY, NAMES, PRIOR, READING_SD, withUnknowns, type Gauss, type Reading, type Trial, type Unknowns } from './belief'
+import { EIGHTY, PRIOR, withUnknowns, type Gauss, type Reading, type Trial, type Unknowns } from './belief'
 import { valueAt } from '#core/heat/history'
 import { COARSE_STEPS, DEFAULT_STEPS, KEEP_ENDS, run } from '#core/heat/program'
 import type { Steps } from './steps'
+import { toldBy } from './straight'
 
 export interface FinishedCook<S = unknown> {
   /** The cook as it happened, with things that give as much as is usual. */
@@ -61,80 +62,15 @@ export function* learning(cooks: readonly FinishedCook[]): Steps<Learned[]> {
   }))
 }
 
-/** Standard deviations from what was expected beyond which a probe is in the wrong place. */
-const UNLIKELY = 3.2
-/** What is expected where the unknowns stand so, and how that turns with each of them. */
-interface Around {
-  readonly at: readonly number[]
-  readonly expected: readonly number[]
-  /** By reading, by unknown. */
-  readonly slopes: readonly (readonly number[])[]
-}
-
-/**
- * The unknowns by what was read: a Kalman update on the straight line through what is expected, laid anew where
- * it led to. A draw of many would do the same, with noise that is larger than what one cook tells of its pan.
- * @returns null where no reading could be
- */
+/** @returns null where no reading could be */
 function* weighed(trial: Trial<unknown>, readings: readonly Reading[], prior: Unknowns<Gauss>): Steps<Unknowns<Gauss> | null> {
-  const start = NAMES.map(name => prior[name].mean)
-  const sds = NAMES.map(name => prior[name].sd)
-  const first = yield* around(trial, readings, start, sds)
-  const heard = readings.map((r, i) => {
-    const sd = Math.hypot(READING_SD, ...first.slopes[i].map((slope, k) => slope * sds[k]))
-    return Math.abs(r.celsius - first.expected[i]) <= UNLIKELY * sd
-  })
-  if (!heard.includes(true)) return null
-  const once = updated(readings, heard, first, start, sds)
-  const again = yield* around(trial, readings, once.means, sds)
-  const { means, variances } = updated(readings, heard, again, start, sds)
-  const found = (k: number): Gauss => ({ mean: means[k], sd: Math.sqrt(variances[k]) })
-  return { thickness: found(0), start: found(1), contact: found(2), air: found(3), heat: found(4) }
+  const { heard, unknowns } = yield* toldBy(u => coresAt(trial, readings, u), readings, prior)
+  return heard.includes(true) ? unknowns : null
 }
 
-function* around(trial: Trial<unknown>, readings: readonly Reading[], at: readonly number[], sds: readonly number[]): Steps<Around> {
-  const expected = coresAt(trial, readings, at)
-  yield
-  const turned: number[][] = []
-  for (const [k, sd] of sds.entries()) {
-    const moved = coresAt(
-      trial,
-      readings,
-      at.map((u, j) => (j === k ? u + sd : u))
-    )
-    turned.push(moved.map((core, i) => (core - expected[i]) / sd))
-    yield
-  }
-  return { at, expected, slopes: readings.map((_, i) => turned.map(column => column[i])) }
-}
-
-function coresAt(trial: Trial<unknown>, readings: readonly Reading[], [thickness, start, contact, air, heat]: readonly number[]): number[] {
-  const setup = withUnknowns(trial.setup, { thickness, start, contact, air, heat })
+function coresAt(trial: Trial<unknown>, readings: readonly Reading[], unknowns: Unknowns<number>): number[] {
+  const setup = withUnknowns(trial.setup, unknowns)
   const [fineness, steps] = setup.flat ? (['fine', DEFAULT_STEPS] as const) : (['coarse', COARSE_STEPS] as const)
   const { history } = run(trial.subject(setup, fineness), trial.stages(setup, trial.free), { ...KEEP_ENDS, every: 8 }, steps)
   return readings.map(r => valueAt(history.time, history.core, r.time))
-}
-
-/** One reading after the other: on a straight line that is the same as all at once. */
-function updated(
-  readings: readonly Reading[],
-  heard: readonly boolean[],
-  { at, expected, slopes }: Around,
-  start: readonly number[],
-  sds: readonly number[]
-): { readonly means: number[]; readonly variances: number[] } {
-  const means = [...start]
-  const spread = sds.map((sd, j) => sds.map((_, k) => (j === k ? sd * sd : 0)))
-  readings.forEach((reading, i) => {
-    if (!heard[i]) return
-    const slope = slopes[i]
-    const toward = spread.map(row => row.reduce((sum, v, k) => sum + v * slope[k], 0))
-    const total = READING_SD ** 2 + toward.reduce((sum, v, k) => sum + v * slope[k], 0)
-    const foreseen = expected[i] + slope.reduce((sum, s, k) => sum + s * (means[k] - at[k]), 0)
-    toward.forEach((v, j) => {
-      means[j] += (v * (reading.celsius - foreseen)) / total
-      toward.forEach((w, k) => (spread[j][k] -= (v * w) / total))
-    })
-  })
-  return { means, variances: spread.map((row, k) => row[k]) }
 }

@@ -161,6 +161,9 @@ describe('the probe', () => {
       expect(heeded.expectedC! - read.celsius).toBeGreaterThan(0)
       const forecast = planUnderWay(method, heeded.setup, TARGET, { past, off: false, again: false }, plan.free)
       expect(Math.abs(forecast.pull.time - real.pull.time)).toBeLessThan(Math.abs(plan.pull.time - real.pull.time))
+      // What it reads is laid to the thickness and to the oven or the fire alike.
+      expect(heeded.thickerMm).toBeGreaterThan(0)
+      expect(heeded.hotterK).toBeLessThan(0)
       expect(heeded.sooner).toBeLessThan(1)
       expect(heeded.later).toBeGreaterThan(1)
       expect(marks.length).toBeGreaterThan(0)

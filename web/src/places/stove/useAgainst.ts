@@ -2,6 +2,7 @@
 import { computed, type ComputedRef } from 'vue'
 import type { CookRecord } from '#core/book/record'
 import type { Progress } from '#core/cook/progress'
+import type { Way } from '#core/cook/way'
 import { valueAt } from '#core/heat/history'
 import type { Plan } from '#core/plan/plan'
 import { showClock, showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
@@ -14,6 +15,16 @@ interface Given {
   readonly heard: Heard | null
   readonly progress: Progress | null
 }
+
+/** Ways whose heat nobody knows to the degree. */
+const IN_HEAT: ReadonlySet<Way['kind']> = new Set<Way['kind']>([
+  'sear then oven',
+  'oven then sear',
+  'roast',
+  'grill',
+  'two-zone grill',
+  'in pastry'
+])
 
 /** Empty until something has been read. */
 export function useAgainst(given: () => Given): ComputedRef<string> {
@@ -47,7 +58,12 @@ export function useAgainst(given: () => Given): ComputedRef<string> {
       Math.abs(heard.thickerMm) < 1
         ? ''
         : ` It cooks like ${shownText(showLength(given().record.request.piece.thicknessMm + heard.thickerMm, units.system))}.`
-    return `${read}: ${offText(last.value.coreC - heard.expectedC)}.${thicker}${later}`
+    const { way } = given().record
+    const heat =
+      way === null || !IN_HEAT.has(way.kind) || Math.abs(heard.hotterK) < 3
+        ? ''
+        : ` As if its heat were ${shownText(showTemperatureRise(Math.abs(heard.hotterK), units.system))} ${heard.hotterK > 0 ? 'more' : 'less'} than set.`
+    return `${read}: ${offText(last.value.coreC - heard.expectedC)}.${thicker}${heat}${later}`
   })
   const offText = (off: number): string =>
     Math.abs(off) < 1
