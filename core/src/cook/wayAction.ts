@@ -18,15 +18,15 @@ export function nextWayAction(progress: Progress, forecast: UnderWay, preheats: 
         : { does: 'laid', due: Math.max(began + preheats.first * 1000, ring + preheats.pan * 1000) }
     }
     case 'on the heat': {
-      const { marks, pull } = forecast
+      const { marks, pull, overdue } = forecast
       const here = marks[Math.min(progress.stage, marks.length - 1)]
       const next = marks.at(progress.stage + 1)
-      if (next === undefined) return { does: 'pulled', due: since(pull.time) }
+      if (next === undefined) return { does: 'pulled', due: since(pull.time - overdue) }
       if (IN_THE_PAN.has(next.phase) && !IN_THE_PAN.has(here.phase) && !progress.lits.some(at => at > (progress.laidAt ?? 0)))
         return { does: 'lit', due: since(Math.max(0, next.from - preheats.pan)) }
       return {
         does: next.phase === 'fat edge' ? 'edged' : next.phase === here.phase && next.phase !== 'pot' ? 'turned' : 'moved',
-        due: since(next.from)
+        due: since(next.from - overdue)
       }
     }
     case 'lifted':

@@ -79,6 +79,16 @@ describe('done otherwise', () => {
     expect(Math.abs(late.peak.core - TARGET)).toBeLessThan(0.2)
   })
 
+  it('left too long on one face it is so much overdue, and what comes after begins from there', () => {
+    const { now } = begun('sear then oven')
+    const late = now([{ stage: 0, seconds: 90 }])
+    expect(late.overdue).toBeCloseTo(30, 6)
+    expect(late.marks[1].from).toBeCloseTo(90, 6)
+    expect(now([{ stage: 0, seconds: 40 }]).overdue).toBe(0)
+    // An oven that has the free time is never overdue: what is late is told by where it peaks.
+    expect(now([0, 1, 2, 3].map(stage => ({ stage, seconds: 60 })).concat({ stage: 4, seconds: 3000 })).overdue).toBeLessThan(1)
+  })
+
   it('out of the oven for a while: it waits, and needs longer', () => {
     const { plan, now } = begun('roast', { searS: 0 })
     const out = now([

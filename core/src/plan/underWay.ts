@@ -35,6 +35,8 @@ export interface UnderWay extends Plan {
   readonly marks: readonly Mark[]
   /** When it is turned or goes on to the next stage, s. */
   readonly turns: readonly number[]
+  /** s by which the stage it stands in has lasted longer than the program has for it. */
+  readonly overdue: number
   /** Set where the target is already out of reach: it will peak above it whatever is done. */
   readonly overshoot: boolean
 }
@@ -53,6 +55,7 @@ interface Carried {
   readonly open: 'free' | 'again' | 'nothing'
   readonly at: (free: number) => Program
   readonly marks: (free: number) => Mark[]
+  readonly overdue: (free: number) => number
   /** Below the first the past has used up all of it already. */
   readonly bounds: readonly [low: number, high: number]
 }
@@ -69,9 +72,11 @@ interface Piece {
   readonly planned: PlannedStage
 }
 
-function carriedOn<S extends Resting>(method: Method<S>, setup: Setup<S>, { past, off, again }: Happened): Carried {
+function carriedOn<S extends Resting>(method: Method<S>, setup: Setup<S>, { past: happened, off, again }: Happened): Carried {
   const [least, most] = method.bounds(setup)
   const { heating: longest, rest } = method.program(setup, most)
+  // Said to have gone on once more than there is anything to go on to, it stays in the last.
+  const past = happened.map(s => (s.stage === 'out' ? s : { ...s, stage: Math.min(s.stage, longest.length - 1) }))
   const stands = past.reduce((at, s) => (s.stage === 'out' ? at : s.stage), 0)
   const spent = past.reduce((sum, s) => sum + (s.stage === stands ? s.seconds : 0), 0)
 
@@ -110,6 +115,10 @@ function carriedOn<S extends Resting>(method: Method<S>, setup: Setup<S>, { past
         from += lengthOf(planned)
       }
       return found
+    },
+    overdue: x => {
+      const here = method.program(setup, x).heating.at(stands)
+      return open === 'again' || here === undefined ? 0 : Math.max(0, spent - lengthOf(here))
     },
     bounds: open === 'free' ? [usedUp(total, least, most), most] : [0, AGAIN_AT_MOST]
   }
@@ -161,6 +170,7 @@ export function planUnderWay<S extends Resting>(
     ...plan,
     marks,
     turns: marks.slice(1).map(m => m.from),
+    overdue: happened.off ? 0 : carried.overdue(solved.free),
     overshoot: solved.misses === 'too hot at the least' && plan.peak.core > target + WORTH_SAYING
   }
 }
