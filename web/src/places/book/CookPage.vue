@@ -96,8 +96,8 @@ const how = computed(() => {
   return r.way ? r.way.kind : `turned ${r.request.turning}, pan at ${degrees(r.request.panC)}`
 })
 const WORDS: Record<string, string> = {
-  lit: 'Lit',
-  laid: 'On the heat',
+  lit: 'Ring lit',
+  laid: 'Into the pan',
   turned: 'Turned',
   edged: 'On its fat edge',
   moved: 'On to the next',
@@ -114,6 +114,7 @@ const log = computed(() => {
   /** By a method of several places: which it went to. */
   const where = ({ kind }: CookEvent): string | null => {
     if (kind === 'turned' || kind === 'edged' || kind === 'moved') stage += 1
+    if (way && kind === 'lit') return 'Lit'
     const name = kind === 'laid' || kind === 'moved' ? stages.at(stage) : undefined
     return name === undefined ? null : name.charAt(0).toUpperCase() + name.slice(1)
   }
