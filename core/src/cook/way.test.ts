@@ -1,8 +1,8 @@
 /** The stove by any method: every step is called in its turn, and what is slow is lit in time. */
 import { describe, expect, it } from 'vitest'
-import type { Piece } from '#core/meat/piece'
 import type { Dialled } from '#core/method/dials'
 import type { Method, Resting } from '#core/method/method'
+import { FILLET_LOG } from '#core/method/setups.fixture'
 import { METHODS, METHOD_KINDS } from '#core/method/methods'
 import { planFor, setupFor } from '#core/plan/everyMethod'
 import { FIRST_REQUEST } from '#core/plan/firstRequest'
@@ -14,17 +14,6 @@ import { afterOf, callOf, nextOf, type Forecast } from './stand'
 import { begunBy, type Way } from './way'
 
 const T0 = 1_750_000_000_000
-const JOINT: Piece = {
-  cutId: 'fillet',
-  count: 1,
-  form: 'roast',
-  thicknessMm: 62,
-  widthMm: 62,
-  lengthMm: 220,
-  weightG: 700,
-  startC: 5,
-  surface: 'patted'
-}
 
 interface Called {
   readonly does: NextAction['does']
@@ -39,7 +28,7 @@ interface Called {
 /** A cook who does at once what is called, when it is due. */
 function walk(kind: Way['kind'], dials: Dialled = {}): Called[] {
   const joint = kind === 'roast' || kind === 'in pastry'
-  const request = joint ? { ...FIRST_REQUEST, piece: JOINT } : FIRST_REQUEST
+  const request = joint ? { ...FIRST_REQUEST, piece: FILLET_LOG } : FIRST_REQUEST
   const found = planFor(request, kind, dials)
   if (!('plan' in found)) throw new Error(found.unsuited)
   const { way, preheatS } = begunBy(request, kind, dials, found.plan)

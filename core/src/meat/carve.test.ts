@@ -48,6 +48,8 @@ describe('what comes off first', () => {
     const steps = carved(JOINT).steps.join(' ')
     expect(steps).not.toMatch(/served whole/i)
     expect(steps).toMatch(/end slices/)
+    expect(carved(JOINT).sliceMm).toBe(12)
+    expect(carved(JOINT).slices).toBe(Math.round(340 / 12))
     expect(steps).not.toContain('pastry')
     expect(carved({ ...JOINT, coats: [{ what: 'pastry', on: 'side', thicknessMm: 3 }] }).steps[0]).toContain('serrated')
   })

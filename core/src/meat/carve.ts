@@ -22,17 +22,20 @@ export interface Carving {
 const KNIFE: Record<Grain['runs'], number> = { along: 90, across: 0, slanting: 135, through: 90, fanning: 90, turning: 90 }
 /** Of what was not bone when raw; a part of the weight of a bone-in piece that is bone (estimate). */
 const BONE_SHARE = 0.2
+/** Of a roast, and of a fillet in pastry. */
+const JOINT_SLICE_MM = 12
 
 export function carvingOf(piece: Piece, cut: Cut, loss: number, guests: number): Carving {
   const bone = cut.bone || (piece.coats ?? []).some(c => c.what === 'bone')
   const cookedG = piece.weightG * piece.count * (1 - loss) * (bone ? 1 - BONE_SHARE : 1)
   const knifeDegrees = KNIFE[cut.grain.runs]
   const run = knifeDegrees === 0 ? piece.widthMm : piece.lengthMm
-  const slices = Math.max(1, Math.round(run / cut.slice.mm)) * piece.count
+  const sliceMm = piece.form === 'roast' ? JOINT_SLICE_MM : cut.slice.mm
+  const slices = Math.max(1, Math.round(run / sliceMm)) * piece.count
   return {
     knifeDegrees,
     leaning: cut.grain.runs === 'through' && piece.form !== 'roast',
-    sliceMm: cut.slice.mm,
+    sliceMm,
     slices,
     steps: stepsFor(piece, cut, bone),
     cookedG,

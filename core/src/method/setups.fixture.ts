@@ -62,3 +62,16 @@ export function logSetup(acrossMm: number, times: number): Setup<SettingsOf['roa
   }
   return { piece, cut, flat: false, room: KITCHEN, settings: usualSettings(USUAL_KIT, 54).roast, constants: CONSTANTS }
 }
+
+/** A fillet of 700 g as it is roasted or wrapped. */
+export const FILLET_LOG: Piece = {
+  cutId: 'fillet',
+  count: 1,
+  form: 'roast',
+  thicknessMm: 62,
+  widthMm: 62,
+  lengthMm: 220,
+  weightG: 700,
+  startC: 5,
+  surface: 'patted'
+}

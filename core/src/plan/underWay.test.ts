@@ -4,30 +4,19 @@
  */
 import { describe, expect, it } from 'vitest'
 import { valueAt } from '#core/heat/history'
-import type { Piece } from '#core/meat/piece'
 import type { Dialled } from '#core/method/dials'
 import type { Method, Resting } from '#core/method/method'
+import { FILLET_LOG } from '#core/method/setups.fixture'
 import { METHODS, METHOD_KINDS, type MethodKind } from '#core/method/methods'
 import { planFor, setupFor } from './everyMethod'
 import { FIRST_REQUEST } from './firstRequest'
 import { heedUnderWay, marksOf, planUnderWay, type Happened, type Spent, type UnderWay } from './underWay'
 
-const JOINT: Piece = {
-  cutId: 'fillet',
-  count: 1,
-  form: 'roast',
-  thicknessMm: 62,
-  widthMm: 62,
-  lengthMm: 220,
-  weightG: 700,
-  startC: 5,
-  surface: 'patted'
-}
 const TARGET = 54
 
 function begun(kind: MethodKind, dials: Dialled = {}) {
   const joint = kind === 'roast' || kind === 'in pastry'
-  const request = joint ? { ...FIRST_REQUEST, piece: JOINT } : FIRST_REQUEST
+  const request = joint ? { ...FIRST_REQUEST, piece: FILLET_LOG } : FIRST_REQUEST
   const found = planFor(request, kind, dials)
   if (!('plan' in found)) throw new Error(found.unsuited)
   const method = METHODS[kind] as unknown as Method<Resting>
