@@ -47,7 +47,7 @@ export interface Resolution {
 /** For a piece heated through two faces; see the refinement study in docs/physics.md. */
 export const DEFAULT_RESOLUTION: Resolution = { skin: 0.08e-3, crustCell: 0.22e-3, crust: 2.2e-3, growth: 1.25, coarsest: 0.06 }
 /** For a piece of finite height and width, whose cells multiply. */
-export const ROUND_RESOLUTION: Resolution = { skin: 0.2e-3, crustCell: 0.25e-3, crust: 1e-3, growth: 1.17, coarsest: 0.07 }
+export const ROUND_RESOLUTION: Resolution = { skin: 0.15e-3, crustCell: 0.2e-3, crust: 1e-3, growth: 1.2, coarsest: 0.08 }
 /** For searches and for many draws, whose answers are corrected or compared among themselves. */
 export const COARSE_RESOLUTION: Resolution = { skin: 0.25e-3, crustCell: 0.5e-3, crust: 2e-3, growth: 1.5, coarsest: 0.13 }
 export const COARSE_ROUND_RESOLUTION: Resolution = { skin: 0.4e-3, crustCell: 0.4e-3, crust: 0.8e-3, growth: 1.5, coarsest: 0.16 }
@@ -57,7 +57,7 @@ export const RIM_RESOLUTION: Resolution = { skin: 1e-3, crustCell: 1e-3, crust: 
 export const COARSE_RIM_RESOLUTION: Resolution = { skin: 2.5e-3, crustCell: 2.5e-3, crust: 0, growth: 1.6, coarsest: 0.35 }
 
 /** Along a log, from its ends: tested down to logs hardly longer than they are wide. */
-export const END_RESOLUTION: Resolution = { skin: 0.3e-3, crustCell: 0.35e-3, crust: 1e-3, growth: 1.35, coarsest: 0.16 }
+export const END_RESOLUTION: Resolution = { skin: 0.3e-3, crustCell: 0.35e-3, crust: 1e-3, growth: 1.6, coarsest: 0.2 }
 
 /** Something other than meat lying on the outside: a fat cap, a bone, a crust of pastry. */
 export interface Coat {

@@ -72,7 +72,7 @@ export const KEEP_ENDS: Recording = { every: Infinity, fieldEvery: null, untilPa
  */
 export interface StepLengths {
   readonly first: number
-  /** Or 5 % of the time since the faces changed, where that is longer. */
+  /** Of a steak; or a share of the time since the faces changed, where that is longer. */
   readonly longest: number
   readonly kelvin: number
 }
@@ -89,13 +89,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
   let count = 0
   let peak = { time: 0, core: subject.start.temperature }
 
-  const size = Math.min(
-    subject.grid.radial.cells > 1 ? 2 * subject.grid.radial.edge[subject.grid.radial.cells] : Infinity,
-    heightOf(subject.grid)
-  )
-  const pace = Math.min(1, size / PACE_SIZE) ** PACE_POWER
-  const first = steps.first * pace
-  const bend = steps.kelvin * pace * (isLog(subject.grid) ? (subject.materials.length > 1 ? COATED_CARE : LOG_CARE) : 1)
+  const { first, bend, longest, ageing } = pacing(subject, steps)
   const enough = recording.untilCore ?? Infinity
   for (const [index, stage] of stages.entries()) {
     if (body.heart.core >= enough) break
@@ -125,7 +119,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
       if (core >= enough) done = true
       dt = Math.min(
         step * Math.min(GROWTH, Math.max(LEAST_GROWTH, Math.sqrt(bend / body.bend))),
-        Math.max(steps.longest * pace, AGEING * (time - began))
+        Math.max(longest, ageing * (time - began))
       )
       dt = Math.max(dt, first)
       const goal = 'coreReaches' in stage.end ? stage.end.coreReaches : enough
@@ -138,20 +132,51 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
   return { history: recorder.history, fields: recorder.fields, stageEnds, peak, loss: recorder.loss, steps: count, body }
 }
 
+interface Pacing {
+  readonly first: number
+  readonly bend: number
+  readonly longest: number
+  /** Or this share of the time since the faces changed, where that is longer. */
+  readonly ageing: number
+}
+
+/** Step lengths as they suit the size and kind of a piece. */
+function pacing({ grid, materials }: Subject, steps: StepLengths): Pacing {
+  const { radial } = grid
+  const size = Math.min(radial.cells > 1 ? 2 * radial.edge[radial.cells] : Infinity, heightOf(grid))
+  const pace = Math.min(1, size / PACE_SIZE) ** PACE_POWER
+  const first = steps.first * pace
+  const bend = steps.kelvin * pace
+  if (!isLog(grid)) return { first, bend, longest: steps.longest * pace, ageing: AGEING }
+  const wider = (size / LOG_SIZE) ** 2
+  return materials.length > 1
+    ? { first, bend: LOG_BEND * bend, longest: wider * Math.min(COATED_LONGEST, COATED_CARE * steps.longest), ageing: 0 }
+    : { first, bend: LOG_BEND * bend, longest: wider * steps.longest, ageing: LOG_AGEING }
+}
+
 /** s: less than this is rounding, not time. */
 const SCRAP = 1e-6
 const NO_BURNERS: readonly (Burner | null)[] = []
 const heightOf = ({ axial }: Grid): number => (axial.cells > 1 ? axial.edge[axial.cells] : Infinity)
 const isLog = ({ mirrored, axial }: Grid): boolean => mirrored || axial.cells === 1
-/** A roast cooks for hours, and what a long step leaves out adds up; most of all while a wrap dries. */
-const LOG_CARE = 0.24
-const COATED_CARE = 0.22
+/** Long stages settle down: a step may be this share of the time since the faces changed. */
+const AGEING = 0.05
+/**
+ * A log of this width takes the longest step as it is given, a wider one a longer step by the square of the
+ * width, as heat goes, m. Steps of one length keep what each leaves out small and even; those that follow every
+ * bend of the curves are long where a wrap dries, and what they leave out jumps with the settings.
+ */
+const LOG_SIZE = 0.037
+const LOG_BEND = 4
+const LOG_AGEING = 0.025
+/** A wrap dries all the while: it is given shorter steps, and none that grow with time. */
+const COATED_CARE = 0.4
+/** s */
+const COATED_LONGEST = 6
 /** m: in thinner pieces everything happens sooner, with the square of the size at the core and its first power at the crust; steps are shorter by a power between. */
 const PACE_SIZE = 0.04
 const PACE_POWER = 1.3
 const LEAST_GROWTH = 0.3
-/** Long stages settle down: a step may be this share of the time since the faces changed. */
-const AGEING = 0.05
 
 class Recorder {
   readonly history = {

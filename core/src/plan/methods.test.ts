@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { CONSTANTS } from '#core/heat/constants'
-import { KEEP_ENDS, run } from '#core/heat/program'
+import { COARSE_STEPS, KEEP_ENDS, run } from '#core/heat/program'
 import { KITCHEN } from '#core/kit/air'
 import { mixed } from '#core/kit/bath'
 import { cutById } from '#core/meat/cuts'
@@ -14,7 +14,6 @@ import { USUAL_KIT, usualSettings } from '#core/method/usual'
 import { waterAtStart } from '#core/method/pot'
 import { InfeasibleError, planMethod, type Plan } from './plan'
 import { misjudged } from './compare'
-import { MIDDLE_STEPS } from './search'
 
 const STEAK: Piece = { cutId: 'strip', count: 1, thicknessMm: 38, weightG: 450, lengthMm: 160, widthMm: 90, startC: 5, surface: 'patted' }
 const LOG: Piece = { ...STEAK, cutId: 'fillet', form: 'roast', thicknessMm: 60, weightG: 550, lengthMm: 185, widthMm: 60 }
@@ -202,11 +201,25 @@ describe('extremes answer with numbers or refuse, and never hang', () => {
     const program = methodOf(kind).program(setup, (kind === 'roast' ? 28 : 40) * 60)
     const stages = [...program.heating, program.rest(1200)]
     const whole = run(methodOf(kind).subject(setup, 'fine'), stages, KEEP_ENDS)
-    const middle = run(methodOf(kind).subject(setup, 'coarse'), stages, KEEP_ENDS, MIDDLE_STEPS)
+    const middle = run(methodOf(kind).subject(setup, 'coarse'), stages, KEEP_ENDS, COARSE_STEPS)
     expect(middle.body.grid.cells).toBeLessThan(40)
     expect(whole.peak.core).toBeGreaterThan(50)
     expect(whole.peak.core).toBeLessThan(58)
     expect(Math.abs(middle.peak.core - whole.peak.core)).toBeLessThan(0.6)
+  })
+
+  it.each(['roast', 'in pastry'] as const)('%s: every degree more in the oven leaves it a little further done, never by a jump', kind => {
+    const peaks = Array.from({ length: 9 }, (_, i) => {
+      const setup = setupFor(kind, LOG, { ovenC: 195 + i })
+      const { heating, rest } = methodOf(kind).program(setup, (kind === 'roast' ? 28 : 48) * 60)
+      return run(methodOf(kind).subject(setup, 'fine'), [...heating, rest(1200)], KEEP_ENDS).peak.core
+    })
+    const mean = (peaks[8] - peaks[0]) / 8
+    expect(mean).toBeGreaterThan(0.1)
+    peaks.slice(1).forEach((core, i) => {
+      expect(core).toBeGreaterThan(peaks[i])
+      expect(core - peaks[i]).toBeLessThan(2.5 * mean)
+    })
   })
 
   it.each([40, 400])('a whole day of air at %d °C', celsius => {

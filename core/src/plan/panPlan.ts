@@ -66,7 +66,9 @@ export function planPanSear(setup: PanSetup, target: number, past: readonly Spel
     recording: remaining => keeping(setup, spells(remaining)),
     hint,
     settle: near => {
-      count = spellsToCome(past, turning, near)
+      const before = count
+      count = near === null ? null : spellsToCome(past, turning, near)
+      return count !== before
     }
   })
   const nearestC = solved.run.peak.core
@@ -89,7 +91,7 @@ export function planPanSear(setup: PanSetup, target: number, past: readonly Spel
 /** The same reading of a piece that is already off the heat: nothing left to solve, only the rest to follow. */
 export function followRest(setup: PanSetup, target: number, past: readonly Spell[]): PanPlan {
   const outcome = run(panSubject(setup, 'fine'), panStages(setup, past, restRun(setup)), keeping(setup, past))
-  return panPlanOf(setup, target, past, { free: 0, run: outcome, peakRate: 0, misses: 'none', hint: { free: 0, bias: 0 } }, false)
+  return panPlanOf(setup, target, past, { free: 0, run: outcome, peakRate: 0, misses: 'none', hint: { free: 0, bias: 0, slope: 0 } }, false)
 }
 
 const restRun = ({ settings: { rest } }: PanSetup): number =>

@@ -123,7 +123,7 @@ function byTheClock<S extends Resting>(method: Method<S>, setup: Setup<S>, free:
       COARSE_STEPS
     ).peak.core
   const more = Math.max(20, 0.05 * free)
-  return { free, run: outcome, peakRate: (coarse(free + more) - coarse(free)) / more, misses: 'none', hint: { free, bias: 0 } }
+  return { free, run: outcome, peakRate: (coarse(free + more) - coarse(free)) / more, misses: 'none', hint: { free, bias: 0, slope: 0 } }
 }
 
 /** The solve alone, whether it meets the target or not. */

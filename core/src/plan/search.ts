@@ -3,17 +3,7 @@
  * peaks at the goal. A coarse grid and coarse steps find the neighbourhood and how fast
  * the peak rises there; the default ones correct it.
  */
-import {
-  COARSE_STEPS,
-  DEFAULT_STEPS,
-  KEEP_ENDS,
-  run,
-  type Recording,
-  type Run,
-  type Stage,
-  type StepLengths,
-  type Subject
-} from '#core/heat/program'
+import { COARSE_STEPS, KEEP_ENDS, run, type Recording, type Run, type Stage, type Subject } from '#core/heat/program'
 import { risingRoot, type Bracket } from './root'
 
 /** What is solved. Times in s, temperatures in °C. */
@@ -30,14 +20,19 @@ export interface Problem {
   readonly recording: (free: number) => Recording
   /** What a problem much like this one came to: saves trials, and changes nothing else. */
   readonly hint?: Hint | undefined
-  /** Told the neighbourhood once it is known, so that a program that comes in whole numbers keeps to one. */
-  readonly settle?: (near: number) => void
+  /**
+   * Told the neighbourhood once it is known, null where it is not, so that a program that comes in whole numbers
+   * keeps to one; says whether that is another than before.
+   */
+  readonly settle?: (near: number | null) => boolean
 }
 
 export interface Hint {
   readonly free: number
   /** How far the default grid's peak lay above the coarse one's, K. */
   readonly bias: number
+  /** Rise of the peak for each second longer, K/s; 0 where it is not known. */
+  readonly slope: number
 }
 
 export interface Solved {
@@ -58,37 +53,71 @@ const CLOSE_KELVIN = 0.1
 const CLOSE_WRAPPED_KELVIN = 0.15
 const NARROW_SECONDS = 0.25
 const MOST_CORRECTIONS = 10
-/** Beside a whole log its middle costs next to nothing: with short steps it tells the whole log's answer the better. */
-export const MIDDLE_STEPS: StepLengths = { ...DEFAULT_STEPS, kelvin: 2.4 }
 const SEARCHING: Recording = { ...KEEP_ENDS, untilPastPeakBy: PAST_PEAK }
 
 export function solveFree(problem: Problem): Solved {
   const { low, high, goal, hint } = problem
-  const bias = hint?.bias ?? 0
-  const steps = problem.coarse.grid.cells < problem.fine.grid.cells / 8 ? MIDDLE_STEPS : COARSE_STEPS
+  const above =
+    (bias: number): Coarse =>
+    free => ({ free, over: run(problem.coarse, problem.stages(free), SEARCHING, COARSE_STEPS).peak.core + bias - goal })
+  const within = (free: number): number => Math.min(high, Math.max(low, free))
+  const led = hint ? followed(above(hint.bias), problem, hint) : null
+  if (hint && led) return corrected(problem, within(led.free), led.slope, hint.bias)
+  const near = sought(above(0), problem)
+  if (near === 'too hot at the least') return missed(problem, low, near)
+  if (near === 'too cool at the most') return missed(problem, high, near)
+  return corrected(problem, within(near.free), near.slope, 0)
+}
+
+type Coarse = (free: number) => Point
+
+/** The neighbourhood, and K/s there. */
+interface Near {
+  readonly free: number
+  readonly slope: number
+}
+
+/** Beginning from nothing. */
+function sought(coarse: Coarse, problem: Problem): Near | Exclude<Solved['misses'], 'none'> {
   const known: Point[] = []
-  const coarse = (free: number): number => {
-    const over = run(problem.coarse, problem.stages(free), SEARCHING, steps).peak.core + bias - goal
-    known.push({ free, over })
-    return over
+  const over = (free: number): number => {
+    const point = coarse(free)
+    known.push(point)
+    return point.over
   }
-  const told = hint ? around(coarse, problem, hint.free) : null
-  let bracket = told
-  if (bracket === null) {
-    const atLow = coarse(low)
-    if (atLow >= 0) return missed(problem, low, 'too hot at the least')
-    bracket = bracketing(coarse, problem, atLow)
-    if (bracket === null) return missed(problem, high, 'too cool at the most')
-  }
-  const near = risingRoot(coarse, bracket, 0.5, 1)
-  if (problem.settle) {
-    problem.settle(near)
+  const atLow = over(problem.low)
+  if (atLow >= 0) return 'too hot at the least'
+  const bracket = bracketing(over, problem, atLow)
+  if (bracket === null) return 'too cool at the most'
+  const near = risingRoot(over, bracket, 0.5, 1)
+  if (problem.settle?.(near) === true) {
     known.length = 0
-    coarse(near)
-    coarse(near * 1.04 + 1)
+    over(near)
+    over(near * 1.04 + 1)
   }
-  const { free, slope } = straightThrough(known)
-  return corrected(problem, Math.min(high, Math.max(low, free)), slope, bias)
+  return straightThrough(known)
+}
+
+/** K within which the slope of last time tells the rest. */
+const NEAR_KELVIN = 0.5
+const MOST_FOLLOWED = 4
+
+/** From where it was last time, by the slope there; null where that leads nowhere. */
+function followed(coarse: Coarse, problem: Problem, hint: Hint): Near | null {
+  let slope = hint.slope
+  if (slope <= 0) return null
+  problem.settle?.(hint.free)
+  let at = coarse(hint.free)
+  for (let i = 0; i < MOST_FOLLOWED; i++) {
+    const next = Math.min(problem.high, Math.max(problem.low, at.free - at.over / slope))
+    if (Math.abs(at.over) < NEAR_KELVIN && problem.settle?.(next) !== true) return { free: next, slope }
+    const then = coarse(next)
+    if (Math.abs(then.over) > Math.max(NEAR_KELVIN, Math.abs(at.over) / 2)) break
+    if (Math.abs(at.over) >= NEAR_KELVIN) slope = Math.max(slope / 2, (then.over - at.over) / (next - at.free))
+    at = then
+  }
+  problem.settle?.(null)
+  return null
 }
 
 interface Point {
@@ -97,8 +126,8 @@ interface Point {
   readonly over: number
 }
 
-/** Where the line through the two points nearest to the goal meets it, and its slope, K/s. */
-function straightThrough(known: readonly Point[]): { free: number; slope: number } {
+/** Where the line through the two points nearest to the goal meets it. */
+function straightThrough(known: readonly Point[]): Near {
   const [a, b] = [...known].sort((p, q) => Math.abs(p.over) - Math.abs(q.over))
   const slope = (b.over - a.over) / (b.free - a.free)
   return { free: a.free - a.over / slope, slope }
@@ -111,7 +140,7 @@ const missed = (problem: Problem, free: number, misses: Solved['misses']): Solve
   run: tried(problem, free),
   peakRate: 0,
   misses,
-  hint: { free, bias: 0 }
+  hint: { free, bias: 0, slope: 0 }
 })
 
 /** Secant from a near answer and a slope; each new pair of trials mends the slope, and none goes back beyond one known to be off. */
@@ -139,17 +168,7 @@ function corrected(problem: Problem, near: number, slope: number, bias: number):
     free = next
     outcome = tryNext
   }
-  return { free, run: outcome, peakRate: rate, misses: 'none', hint: { free, bias: offBy } }
-}
-
-/** A little to both sides of what it was last time, where the goal lies between those. */
-function around(f: (free: number) => number, { low, high }: Problem, last: number): Bracket | null {
-  const [near, far] = [Math.max(low, 0.87 * last), Math.min(high, 1.15 * last)]
-  if (far - near < 2) return null
-  const atLow = f(near)
-  if (atLow >= 0) return null
-  const atHigh = f(far)
-  return atHigh >= 0 ? { low: near, atLow, high: far, atHigh } : null
+  return { free, run: outcome, peakRate: rate, misses: 'none', hint: { free, bias: offBy, slope: rate } }
 }
 
 /** Widens upward from the guess until the goal lies between. */

@@ -179,7 +179,7 @@ export function planUnderWay<S extends Resting>(
 function followed<S extends Resting>(method: Method<S>, setup: Setup<S>, carried: Carried, free: number): Solved {
   const program = carried.at(free)
   const outcome = run(method.subject(setup, 'fine'), rested(program, setup), recordingFor(program, setup.settings))
-  const hint: Hint = { free, bias: 0 }
+  const hint: Hint = { free, bias: 0, slope: 0 }
   return { free, run: outcome, peakRate: 0, misses: 'none', hint }
 }
 

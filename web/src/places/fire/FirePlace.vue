@@ -43,7 +43,11 @@ const lines = computed(() =>
       )
     : []
 )
-const said = computed(() => (planner.current ? remarks(planner.current.request, planner.current.plan, units.system) : []))
+const said = computed(() =>
+  shown.value && (planner.state === 'ready' || planner.state === 'working')
+    ? remarks(shown.value.request, shown.value.plan, units.system)
+    : []
+)
 const { cautions, dangers, agreed, held, agree } = useSafety({
   now: () => planner.current,
   plan: () => planner.current?.plan ?? null,
@@ -129,7 +133,7 @@ function light(): void {
         {{ planner.refused.message }} <router-link to="/fire/methods">See every way to cook it</router-link>
       </p>
       <sheet-lines v-if="shown && (planner.state === 'ready' || planner.state === 'working')" :lines="lines" :stale="stale" />
-      <p v-for="r in said" :key="r" class="remark">{{ r }}</p>
+      <p v-for="r in said" :key="r" class="remark" :class="{ stale }">{{ r }}</p>
       <safety-gate
         :dangers="planner.current ? dangers : []"
         :agreed="agreed"
@@ -141,7 +145,8 @@ function light(): void {
       }}</a-button>
       <method-out
         kind="pan sear"
-        :plan="planner.current?.plan ?? null"
+        :plan="planner.state === 'ready' || planner.state === 'working' ? (shown?.plan ?? null) : null"
+        :stale="stale"
         :lines="lines"
         :cautions="cautions"
         :held="held"

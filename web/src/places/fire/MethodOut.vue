@@ -20,8 +20,10 @@ import { spanText } from './planned'
 
 const props = defineProps<{
   kind: MethodKind
-  /** Null while there is none that is current. */
+  /** Null where there is none. */
   plan: Plan | null
+  /** A newer one is being worked out: it stays where it is, faded, and nothing goes out. */
+  stale: boolean
   lines: readonly SheetLine[]
   cautions: readonly Caution[]
   /** Where a danger has not been agreed to, nothing goes out. */
@@ -140,19 +142,19 @@ async function open(event: Event): Promise<void> {
 
 <template>
   <div>
-    <div v-if="plan" class="back">
+    <div v-if="plan" class="back" :aria-busy="stale">
       <label>On the table at <input v-model="serveAt" type="datetime-local" /></label>
       <button type="button" class="now no-print" @click="fromNow">Starting now</button>
-      <ol>
+      <ol :class="{ stale }">
         <li v-for="s in schedule" :key="s.at + s.what">
           <time>{{ s.at }}</time> {{ s.what }}
         </li>
       </ol>
       <div class="acts no-print">
-        <a-button :disabled="held" @click="print">Print</a-button>
-        <a-button :disabled="held" @click="asPdf">PDF</a-button>
-        <a-button :disabled="held" @click="asCalendar">Calendar</a-button>
-        <a-button :disabled="held" @click="asJson">Plan file</a-button>
+        <a-button :disabled="held || stale" @click="print">Print</a-button>
+        <a-button :disabled="held || stale" @click="asPdf">PDF</a-button>
+        <a-button :disabled="held || stale" @click="asCalendar">Calendar</a-button>
+        <a-button :disabled="held || stale" @click="asJson">Plan file</a-button>
       </div>
     </div>
     <label class="open no-print">Open a plan file <input type="file" accept="application/json,.json" @change="open" /></label>
@@ -193,6 +195,9 @@ async function open(event: Event): Promise<void> {
   text-decoration: underline;
   text-underline-offset: 3px;
   cursor: pointer;
+}
+.stale {
+  opacity: 0.3;
 }
 ol {
   list-style: none;

@@ -127,7 +127,7 @@ const title = computed(
   () =>
     `${piece.value.count > 1 ? `${piece.value.count} × ` : ''}${pieceName(piece.value, draft.cut)}, ${shownText(showLength(piece.value.thicknessMm, units.system))}: ${kind.value}`
 )
-const said = computed(() => (now.value ? planDoubts(now.value.plan, units.system) : []))
+const said = computed(() => (shown.value && !unsuited.value && !wrong.value ? planDoubts(shown.value.plan, units.system) : []))
 
 const metalC = computed(() =>
   'panC' in settings.value && (values.value.searS ?? 1) > 0 && kind.value !== 'in pastry' ? settings.value.panC : 0
@@ -239,13 +239,21 @@ const ways = computed(() => METHOD_KINDS.map(k => ({ value: k, label: k })))
       <p v-if="wrong" class="refused" role="alert">{{ wrong }}</p>
       <p v-else-if="unsuited" class="refused" role="alert">{{ unsuited }} <router-link to="/fire/methods">See every way</router-link></p>
       <sheet-lines v-if="shown && !unsuited && !wrong" :lines="lines" :stale="!now" />
-      <p v-for="s in said" :key="s" class="remark">{{ s }}</p>
+      <p v-for="s in said" :key="s" class="remark" :class="{ stale: !now }">{{ s }}</p>
       <safety-gate :dangers="now ? dangers : []" :agreed="agreed" @agree="agree" @safer="targetC => draft.change({ targetC })" />
       <a-button v-if="kind !== 'pan sear'" class="go" :disabled="!now || held" block @click="light">{{
         cook.underWay ? 'Begin this one at the stove' : 'Begin at the stove'
       }}</a-button>
       <p v-else class="remark"><router-link to="/fire">On the pan’s own page</router-link> the stove is lit for this.</p>
-      <method-out :kind="kind" :plan="now?.plan ?? null" :lines="lines" :cautions="cautions" :held="held" @opened="go" />
+      <method-out
+        :kind="kind"
+        :plan="unsuited || wrong ? null : (shown?.plan ?? null)"
+        :stale="!now"
+        :lines="lines"
+        :cautions="cautions"
+        :held="held"
+        @opened="go"
+      />
       <safety-lines v-if="shown" :plan="shown.plan" />
       <p v-for="c in cautions" :key="c.id" class="remark">{{ c.text }}</p>
     </aside>
