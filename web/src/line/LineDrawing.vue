@@ -195,7 +195,7 @@ function last(values: readonly number[]): number {
         </template>
         <text v-for="t in times" :key="`m${t.seconds}`" :x="x(t.seconds)" :y="HEIGHT - 14" text-anchor="middle">{{ t.label }}</text>
         <text :x="width - 2" :y="HEIGHT - 14" text-anchor="end">min</text>
-        <text :x="width - 2" :y="CORE.top - 6" text-anchor="end">{{ units.system === 'metric' ? '°C' : '°F' }}</text>
+        <text :x="width - 2" :y="CORE.top - 3" text-anchor="end">{{ units.system === 'metric' ? '°C' : '°F' }}</text>
       </g>
 
       <line class="target" :x1="LEFT" :x2="width - RIGHT" :y1="core(plan.target)" :y2="core(plan.target)" />
@@ -224,7 +224,8 @@ function last(values: readonly number[]): number {
       </text>
 
       <line class="moment" :x1="x(moment)" :x2="x(moment)" :y1="RIBBON.top" :y2="HEAT.bottom" />
-      <text class="moment" :x="Math.min(Math.max(x(moment), 110), width - RIGHT - 70)" :y="CORE.top - 6" text-anchor="middle">
+      <!-- A hair lower, or its halo would bite into the ribbon. -->
+      <text class="moment" :x="Math.min(Math.max(x(moment), 110), width - RIGHT - 70)" :y="CORE.top - 3" text-anchor="middle">
         {{ now }}
       </text>
     </svg>
@@ -344,6 +345,6 @@ text.moment {
   font-weight: 600;
   paint-order: stroke;
   stroke: var(--marble);
-  stroke-width: 5px;
+  stroke-width: 4px;
 }
 </style>
