@@ -34,5 +34,5 @@ export const optional = <T extends string>(allowed: readonly T[]): yup.StringSch
     .oneOf([...allowed], `This may be one of: ${allowed.join(', ')}.`)
 
 /** A name that a cook gives to something. */
-export const named = (): yup.StringSchema<string> =>
-  yup.string().strict().trim().required('This needs a name.').max(60, 'At most 60 letters.')
+export const named = (longest = 60): yup.StringSchema<string> =>
+  yup.string().strict().trim().required('This needs a name.').max(longest, `At most ${longest} letters.`)

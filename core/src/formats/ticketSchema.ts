@@ -1,0 +1,121 @@
+/** A ticket of the pass, as it is kept and as a file: checked whole before anything of it is used. */
+import * as yup from 'yup'
+import { DISH_KINDS, TOOLS } from '#core/service/dish'
+import { recipeById } from '#core/service/recipes'
+import { COOKS_LIMITS, DINERS_LIMITS, MOST_LINES, type Ticket } from '#core/service/ticket'
+import { named, oneOf, within } from './plainFields'
+import { validate } from './problem'
+
+const MOST_STEPS = 20
+const LONGEST_S = 48 * 3600
+
+const id = yup
+  .string()
+  .strict()
+  .required('This is missing.')
+  .matches(/^[A-Za-z0-9_-]{1,40}$/, 'An id is up to 40 letters, digits, - or _.')
+const text = named(120)
+const whole = (range: readonly [number, number]): yup.NumberSchema<number> => within(range, '').integer('This needs a whole number.')
+const seconds = within([0, LONGEST_S], 's')
+const pair = yup.tuple([seconds, seconds]).required('This is missing.')
+const degrees = within([0, 400], '°C')
+
+const stepShape = yup
+  .object({
+    what: text,
+    then: yup.string().strict().max(120, 'At most 120 letters.').optional(),
+    tool: yup
+      .string()
+      .strict()
+      .nullable()
+      .defined('This is missing.')
+      .oneOf([...TOOLS, null], `One of ${TOOLS.join(', ')}, or null.`),
+    ovenC: yup.tuple([degrees, degrees]).optional().default(undefined),
+    seconds,
+    hands: pair,
+    stands: pair.test({ name: 'rising', message: 'As good for no longer than it may stand at all.', test: ([well, most]) => well <= most })
+  })
+  .noUnknown()
+
+const dishShape = yup
+  .object({
+    id,
+    name: text,
+    kind: oneOf(DISH_KINDS),
+    steps: yup
+      .array(stepShape.required())
+      .required('This is missing.')
+      .min(1, 'At least one step.')
+      .max(MOST_STEPS, `At most ${MOST_STEPS} steps.`),
+    pullC: yup.number().strict().typeError('This needs °C.').min(0).max(100).optional(),
+    inItsPan: yup.boolean().strict().optional()
+  })
+  .noUnknown()
+  .default(undefined)
+
+const lineShape = yup
+  .object({ id, recipe: yup.string().strict().optional(), dish: dishShape.optional() })
+  .noUnknown()
+  .test({
+    name: 'one of two',
+    test: (line, context) => {
+      const { recipe, dish } = line
+      if ((recipe === undefined) === (dish === undefined))
+        return context.createError({ message: 'A recipe of the book, or a dish: one of the two.' })
+      if (recipe !== undefined && !recipeById(recipe))
+        return context.createError({ path: `${context.path}.recipe`, message: `There is no recipe “${recipe}” in the book.` })
+      return true
+    }
+  })
+
+/** No clock and no calendar here: days of a month by its number. */
+function isRealMoment(at: string): boolean {
+  const [year, month, day, hour, minute] = at.split(/[-T:]/).map(Number)
+  const leap = year % 4 === 0 && (year % 100 !== 0 || year % 400 === 0)
+  const days = [31, leap ? 29 : 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31].at(month - 1) ?? 0
+  return month >= 1 && day >= 1 && day <= days && hour < 24 && minute < 60
+}
+
+const shape = yup
+  .object({
+    serveAt: yup
+      .string()
+      .strict()
+      .required('This is missing.')
+      .matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d$/, 'A day and a time as 2026-11-26T19:30.')
+      .test({ name: 'a real day', message: 'There is no such day or time.', test: isRealMoment }),
+    diners: whole(DINERS_LIMITS),
+    cooks: whole(COOKS_LIMITS),
+    lines: yup
+      .array(lineShape.required())
+      .required('This is missing.')
+      .max(MOST_LINES, `At most ${MOST_LINES} dishes.`)
+      .test({
+        name: 'each once',
+        message: 'Two dishes have one id.',
+        test: lines => new Set(lines.map(l => l.id)).size === lines.length
+      })
+  })
+  .noUnknown()
+  .required()
+
+/** @throws InvalidInputError */
+export const parseTicket = (input: unknown): Ticket => validate(shape, input) as Ticket
+
+const FORMAT = 'macellaio ticket'
+const VERSION = 1
+
+export const writeTicket = (ticket: Ticket): object => ({ format: FORMAT, version: VERSION, ...ticket })
+
+/** @throws InvalidInputError */
+export function readTicket(input: unknown): Ticket {
+  const head = validate(
+    yup.object({
+      format: yup.string().strict().required('This is missing.').oneOf([FORMAT], `This is not a ticket: it must say “${FORMAT}”.`),
+      version: yup.number().strict().required('This is missing.').oneOf([VERSION], `Only version ${VERSION} can be read.`)
+    }),
+    input
+  ) as unknown as Record<string, unknown>
+  const { format: _, version: __, ...rest } = head
+  return parseTicket(rest)
+}

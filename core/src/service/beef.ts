@@ -1,0 +1,86 @@
+/** A plan from the fire as a dish on the ticket: its stages are its steps, and between them nothing waits. */
+import { heatsOf, preheatsOf, type Heats } from '#core/cook/way'
+import { preheatSeconds } from '#core/kit/pan'
+import type { Phase } from '#core/method/method'
+import type { MethodKind } from '#core/method/methods'
+import type { Dialled } from '#core/method/dials'
+import { phaseName } from '#core/plan/everyMethod'
+import type { PhaseSpan, Plan } from '#core/plan/plan'
+import { panOf, ringOf, type PlanRequest } from '#core/plan/request'
+import { PLATE_S, type Dish, type Step, type Tool } from './dish'
+
+const TOOL_OF: Record<Phase, Tool | null> = {
+  sear: 'ring',
+  'fat edge': 'ring',
+  rewarm: 'ring',
+  oven: 'oven',
+  coals: 'grill',
+  'under the lid': 'grill',
+  bath: 'bath',
+  pot: null,
+  cool: null,
+  rest: null
+}
+/** At the heat all the while; elsewhere it is laid in and taken out. */
+const HANDS_ON: ReadonlySet<Phase> = new Set<Phase>(['sear', 'fat edge', 'rewarm', 'coals'])
+const LAY_IN = 60
+/** Rested, it waits a little under its foil, a joint longer than a steak; common practice, no source. */
+const RESTED: Step['stands'] = [2 * 60, 10 * 60]
+const JOINT_RESTED: Step['stands'] = [10 * 60, 25 * 60]
+/** At its own temperature, in the water, it waits long; common practice, no source. */
+const IN_THE_BATH: Step['stands'] = [45 * 60, 90 * 60]
+const CARVE_S = 60
+const CARVE_EACH_S = 20
+
+/** @param diners for the carving */
+export function beefDish(
+  id: string,
+  name: string,
+  request: PlanRequest,
+  kind: MethodKind,
+  dials: Dialled,
+  plan: Pick<Plan, 'phases' | 'pull'>,
+  diners: number
+): Dish {
+  const heats = kind === 'pan sear' ? {} : heatsOf(request, { kind, dials })
+  const joint = request.piece.form === 'roast'
+  const stages = plan.phases.map((span): Step => stageStep(span, kind, heats, joint))
+  const carve = CARVE_S + CARVE_EACH_S * diners
+  return {
+    id,
+    name,
+    kind: 'beef',
+    pullC: plan.pull.core,
+    steps: [
+      ...panFirst(request, kind, dials, plan),
+      ...stages,
+      { what: 'Carve', tool: null, seconds: carve, hands: [carve, 0], stands: [PLATE_S, 5 * 60] }
+    ]
+  }
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
+function stageStep(span: PhaseSpan, kind: MethodKind, heats: Heats, joint: boolean): Step {
+  const { phase, from, to } = span
+  const seconds = Math.round(to - from)
+  const tool = TOOL_OF[phase]
+  const { ovenC } = heats
+  return {
+    what: capital(phaseName(span)),
+    tool,
+    ...(tool === 'oven' && ovenC !== undefined ? { ovenC: [ovenC, ovenC] as const } : {}),
+    seconds,
+    hands: HANDS_ON.has(phase) ? [seconds, 0] : phase === 'rest' || phase === 'cool' ? [0, 0] : [LAY_IN, LAY_IN],
+    stands: phase === 'rest' ? (joint ? JOINT_RESTED : RESTED) : phase === 'bath' && kind === 'bath then sear' ? IN_THE_BATH : [0, 0]
+  }
+}
+
+/** The pan on its ring before the beef; where it goes elsewhere first, the pan heats when its turn comes and takes no other's ring. */
+function panFirst(request: PlanRequest, kind: MethodKind, dials: Dialled, { phases }: Pick<Plan, 'phases'>): Step[] {
+  if (TOOL_OF[phases[0].phase] !== 'ring') return []
+  const [pan, ring] = [panOf(request), ringOf(request)]
+  const alone = pan && ring ? preheatSeconds(pan, ring, request.panC, request.room.temperatureC) : null
+  const seconds = Math.round(kind === 'pan sear' ? (alone ?? 240) : preheatsOf(request, { kind, dials }, phases).pan)
+  return [{ what: 'Heat the pan', tool: 'ring', seconds, hands: [30, 0], stands: [0, 0] }]
+}

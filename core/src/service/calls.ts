@@ -1,0 +1,83 @@
+/** A service as what is called out: one line for each thing to do, in the order of time. Seconds, negative before serving. */
+import { PLATE_S } from './dish'
+import type { Placed, Service } from './schedule'
+
+export interface Call {
+  /** Unlike any other of its service. */
+  readonly id: string
+  readonly at: number
+  readonly text: string
+  /** Of which dish; null for an oven or a grill that is lit for several. */
+  readonly dishId: string | null
+  /** Whose hands, from 0; null where it is nobody's in particular. */
+  readonly by: number | null
+}
+
+/** Until ready; common practice, no source, s. */
+const OVEN_AHEAD = 15 * 60
+const GRILL_AHEAD = { charcoal: 30 * 60, gas: 15 * 60 }
+const BATH_AHEAD = 30 * 60
+
+/** A setting of one oven, for as long as what is in it agrees on one. */
+interface Setting {
+  readonly oven: string
+  readonly from: number
+  readonly to: number
+  readonly ovenC: readonly [least: number, most: number]
+}
+
+export function callsOf(
+  service: Service,
+  fuel: 'charcoal' | 'gas' = 'charcoal',
+  show: (celsius: number) => string = c => `${c} °C`
+): Call[] {
+  const { placed } = service
+  const lit = (['grill', 'bath'] as const).flatMap((tool): Call[] => {
+    const first = placed.find(p => p.dish.steps[p.index].tool === tool)
+    if (!first) return []
+    const ahead = tool === 'grill' ? GRILL_AHEAD[fuel] : BATH_AHEAD
+    return [{ id: tool, at: first.from - ahead, text: tool === 'grill' ? 'Light the grill' : 'Heat the bath', dishId: null, by: null }]
+  })
+  const ovens = settingsOf(placed).map((s, i, all): Call => {
+    const before = all.find((b, j) => j < i && b.oven === s.oven)
+    const at = before ? Math.max(...all.filter((b, j) => j < i && b.oven === s.oven).map(b => b.to)) : s.from - OVEN_AHEAD
+    return { id: `oven ${i}`, at, text: `${before ? 'Turn' : 'Set'} the oven to ${show(middleOf(s.ovenC))}`, dishId: null, by: null }
+  })
+  const steps = placed.flatMap((p): Call[] => {
+    const step = p.dish.steps[p.index]
+    const call = (part: string, at: number, text: string, by: number | null): Call => ({
+      id: `${p.dish.id} ${p.index} ${part}`,
+      at,
+      text,
+      dishId: p.dish.id,
+      by
+    })
+    const rests = p.dish.steps.at(p.index + 1)?.tool === null && step.tool !== null
+    const then = step.then ?? (p.dish.pullC !== undefined && rests ? `Out at ${show(p.dish.pullC)}` : null)
+    return [call('on', p.from, step.what, p.by[0]), ...(then ? [call('off', p.to, then, p.by[1] ?? p.by[0])] : [])]
+  })
+  const plate: Call[] = placed.length > 0 ? [{ id: 'plate', at: -PLATE_S, text: 'Plate up', dishId: null, by: null }] : []
+  return [...lit, ...ovens, ...steps, ...plate].sort((a, b) => a.at - b.at)
+}
+
+/** The rounder the better, within what all agree on. */
+const middleOf = ([least, most]: Setting['ovenC']): number => {
+  const middle = (least + most) / 2
+  const round = Math.round(middle / 5) * 5
+  return round >= least && round <= most ? round : Math.round(middle)
+}
+
+/** What overlaps, or follows within its heat, is one setting. */
+function settingsOf(placed: readonly Placed[]): Setting[] {
+  const found: Setting[] = []
+  for (const p of placed) {
+    const { ovenC } = p.dish.steps[p.index]
+    if (!ovenC || p.on === null) continue
+    const at = found.map(s => s.oven).lastIndexOf(p.on)
+    const last = at < 0 ? null : found[at]
+    const both = last ? ([Math.max(last.ovenC[0], ovenC[0]), Math.min(last.ovenC[1], ovenC[1])] as const) : null
+    if (last && both && both[0] <= both[1]) found[at] = { ...last, to: Math.max(last.to, p.to), ovenC: both }
+    else found.push({ oven: p.on, from: p.from, to: p.to, ovenC })
+  }
+  return found
+}

@@ -1,0 +1,287 @@
+/**
+ * Everything on the ticket ready at once: each dish is laid backward from the serving, as late as its tools and
+ * the cook's hands allow, and the order in which dishes choose is the one that leaves the least standing about.
+ * Seconds, negative before serving.
+ */
+import { Randomness } from '#core/plan/random'
+import { PLATE_S, TOOLS, type Dish, type Kitchen, type Step, type Tool } from './dish'
+import { Lane, type Taken } from './lane'
+
+export interface Placed {
+  readonly dish: Dish
+  /** Which of its steps. */
+  readonly index: number
+  readonly from: number
+  readonly to: number
+  /** The tool by its name; null for none. */
+  readonly on: string | null
+  /** Whose hands, from 0: at the beginning and at the end. */
+  readonly by: readonly [number | null, number | null]
+  /** Until what comes next begins, or it is served. */
+  readonly stands: number
+}
+
+export type Problem =
+  | { readonly kind: 'no tool'; readonly dish: Dish; readonly tool: Tool }
+  /** @property because without one of these it need not */
+  | {
+      readonly kind: 'stands too long'
+      readonly dish: Dish
+      readonly step: Step
+      readonly stands: number
+      readonly because: readonly Dish[]
+    }
+  | { readonly kind: 'before its pan'; readonly dish: Dish; readonly earlyS: number }
+
+export interface Service {
+  /** In the order in which they begin. */
+  readonly placed: readonly Placed[]
+  readonly problems: readonly Problem[]
+  /** When the first begins. */
+  readonly begins: number
+}
+
+/** Up to here every order is tried; beyond it, swaps from several beginnings. */
+const ALL_ORDERS_TO = 6
+const BEGINNINGS = 12
+const SEED = 71
+
+export function schedule(dishes: readonly Dish[], kitchen: Kitchen): Service {
+  // A sauce in the beef's pan may be worth a longer rest.
+  const waits = dishes.some(d => d.inItsPan) ? LONGER_RESTS : [0]
+  let best: Laid = lay([], kitchen, 0)
+  let order: readonly Dish[] = []
+  let least = Infinity
+  const consider = (tried: readonly Dish[]): number => {
+    const laid = waits.map(wait => lay(tried, kitchen, wait))
+    const better = laid.reduce((a, b) => (b.cost < a.cost - 1e-9 ? b : a))
+    if (better.cost < least - 1e-9) [best, order, least] = [better, [...tried], better.cost]
+    return better.cost
+  }
+  if (dishes.length <= ALL_ORDERS_TO) for (const tried of orders(dishes)) consider(tried)
+  else climb(dishes, consider)
+  const placed = [...best.placed].sort((a, b) => a.from - b.from || a.to - b.to)
+  const problems = best.problems.map(p => (p.kind === 'stands too long' ? { ...p, because: inTheWayOf(p, order, kitchen) } : p))
+  return { placed, problems, begins: placed.length > 0 ? placed[0].from : 0 }
+}
+
+/** Shares of what the beef may wait after its rest. */
+const LONGER_RESTS = [0, 0.25, 0.5, 0.75, 1]
+
+/** Without which of the others it would not stand so long. */
+function inTheWayOf({ dish }: Problem, order: readonly Dish[], kitchen: Kitchen): Dish[] {
+  return order.filter(other => {
+    if (other === dish) return false
+    const without = order.filter(d => d !== other)
+    return !lay(without, kitchen, 0).problems.some(p => p.kind === 'stands too long' && p.dish === dish)
+  })
+}
+
+/** Swaps of two, for as long as one helps; the beef chooses first in the first of the beginnings. */
+function climb(dishes: readonly Dish[], consider: (order: readonly Dish[]) => number): void {
+  const random = new Randomness(SEED)
+  const weight = (d: Dish): number =>
+    (d.kind === 'beef' ? 1e6 : 0) + d.steps.reduce((sum, s) => sum + s.hands[0] + s.hands[1] + s.seconds, 0)
+  for (let beginning = 0; beginning < BEGINNINGS; beginning++) {
+    const order =
+      beginning === 0
+        ? [...dishes].sort((a, b) => weight(b) - weight(a))
+        : dishes
+            .map(d => ({ d, at: random.even() }))
+            .sort((a, b) => a.at - b.at)
+            .map(({ d }) => d)
+    let cost = consider(order)
+    for (let helped = true; helped;) {
+      helped = false
+      for (let i = 0; i < order.length; i++) {
+        for (let j = i + 1; j < order.length; j++) {
+          ;[order[i], order[j]] = [order[j], order[i]]
+          const then = consider(order)
+          if (then < cost - 1e-9) {
+            cost = then
+            helped = true
+          } else [order[i], order[j]] = [order[j], order[i]]
+        }
+      }
+    }
+  }
+}
+
+function* orders<T>(items: readonly T[]): Generator<readonly T[]> {
+  if (items.length <= 1) {
+    yield items
+    return
+  }
+  for (let i = 0; i < items.length; i++) for (const rest of orders([...items.slice(0, i), ...items.slice(i + 1)])) yield [items[i], ...rest]
+}
+
+interface Laid {
+  readonly placed: readonly Placed[]
+  readonly problems: readonly Problem[]
+  readonly cost: number
+}
+
+/** Lays the dishes one after the other; who is first has the freest choice. */
+function lay(order: readonly Dish[], kitchen: Kitchen, wait: number): Laid {
+  const lanes = {
+    ring: kitchen.tools.ring.map(name => new Lane(name)),
+    oven: kitchen.tools.oven.map(Lane.oven),
+    grill: kitchen.tools.grill.map(name => new Lane(name)),
+    bath: kitchen.tools.bath.map(name => new Lane(name))
+  }
+  const hands = Array.from({ length: kitchen.cooks }, (_, i) => new Lane(String(i)))
+  hands.at(0)?.take({ from: -PLATE_S, to: 0 })
+  const problems: Problem[] = []
+  const placed: Placed[] = []
+  for (const dish of order) {
+    const missing = TOOLS.find(tool => lanes[tool].length === 0 && dish.steps.some(s => s.tool === tool))
+    if (missing) problems.push({ kind: 'no tool', dish, tool: missing })
+    else placed.push(...layDish(dish, lanes, hands, wait))
+  }
+  problems.push(...placed.flatMap(standsTooLong), ...beforeItsPan(placed))
+  return { placed, problems, cost: costOf(placed, problems) }
+}
+
+/** @param wait share of what the beef may wait that it waits at least */
+function layDish(dish: Dish, lanes: Record<Tool, Lane[]>, hands: readonly Lane[], wait: number): Placed[] {
+  const placed: Placed[] = []
+  let until = 0
+  for (const block of blocksOf(dish.steps).reverse()) {
+    const wants = wantsOf(block, lanes, hands)
+    const length = block.reduce((sum, b) => sum + b.step.seconds, 0)
+    const longest = block[block.length - 1].step.stands[1]
+    const waits = placed.length === 0 ? PLATE_S : dish.kind === 'beef' ? wait * Math.min(longest, LONG_WAIT) : 0
+    const start = latestFor(wants, until - waits - length)
+    const found = wants.map(want => take(want, start))
+    let from = start
+    block.forEach(({ step, index }, i) => {
+      const to = from + step.seconds
+      const who = (part: Want['part']): number | null => {
+        const at = wants.findIndex(w => w.part === part && w.of.has(index))
+        return at < 0 ? null : Number(found[at].name)
+      }
+      const on = wants.findIndex(w => w.part === 'tool' && w.of.has(index))
+      placed.push({
+        dish,
+        index,
+        from,
+        to,
+        on: on < 0 ? null : found[on].name,
+        by: [who('first'), who('last')],
+        stands: i < block.length - 1 ? 0 : until - to
+      })
+      from = to
+    })
+    until = start
+  }
+  return placed
+}
+
+/** A bath's beef needs no more of it than a rested joint's, s. */
+const LONG_WAIT = 25 * 60
+
+interface Block {
+  readonly step: Step
+  readonly index: number
+}
+
+/** What cannot wait is laid as one with what follows. */
+function blocksOf(steps: readonly Step[]): Block[][] {
+  const blocks: Block[][] = []
+  let open = false
+  steps.forEach((step, index) => {
+    if (open) blocks[blocks.length - 1].push({ step, index })
+    else blocks.push([{ step, index }])
+    open = step.stands[1] <= 0
+  })
+  return blocks
+}
+
+/** Something that a block takes, from so long after its beginning. */
+interface Want {
+  readonly among: readonly Lane[]
+  readonly after: number
+  readonly seconds: number
+  readonly ovenC?: Taken['ovenC']
+  readonly part: 'tool' | 'first' | 'last'
+  /** Of which steps. */
+  readonly of: ReadonlySet<number>
+}
+
+function wantsOf(block: readonly Block[], lanes: Record<Tool, Lane[]>, hands: readonly Lane[]): Want[] {
+  const wants: Want[] = []
+  let after = 0
+  for (const { step, index } of block) {
+    const { tool, seconds, ovenC } = step
+    const before = wants.findIndex(w => w.part === 'tool' && w.of.has(index - 1))
+    if (tool !== null && before >= 0 && block.find(b => b.index === index - 1)?.step.tool === tool && !ovenC) {
+      const w = wants[before]
+      wants[before] = { ...w, seconds: w.seconds + seconds, of: new Set([...w.of, index]) }
+    } else if (tool !== null) {
+      wants.push({ among: lanes[tool], after, seconds, ...(ovenC ? { ovenC } : {}), part: 'tool', of: new Set([index]) })
+    }
+    const [first, last] = step.hands
+    if (first > 0) wants.push({ among: hands, after, seconds: Math.min(first, seconds), part: 'first', of: new Set([index]) })
+    if (last > 0 && first < seconds) {
+      const long = Math.min(last, seconds - first)
+      wants.push({ among: hands, after: after + seconds - long, seconds: long, part: 'last', of: new Set([index]) })
+    }
+    after += seconds
+  }
+  return wants
+}
+
+const latestOf = ({ after, seconds, ovenC }: Want, lane: Lane, start: number): number => lane.latest(start + after, seconds, ovenC) - after
+
+/** The latest start at which all of it is to be had. */
+function latestFor(wants: readonly Want[], start: number): number {
+  let found = start
+  for (;;) {
+    const earliest = Math.min(found, ...wants.map(w => Math.max(...w.among.map(lane => latestOf(w, lane, found)))))
+    if (earliest >= found) return found
+    found = earliest
+  }
+}
+
+function take(want: Want, start: number): Lane {
+  const lane = want.among.find(l => latestOf(want, l, start) >= start) ?? want.among[0]
+  const from = start + want.after
+  lane.take({ from, to: from + want.seconds, ...(want.ovenC ? { ovenC: want.ovenC } : {}) })
+  return lane
+}
+
+function standsTooLong({ dish, index, stands }: Placed): Problem[] {
+  const step = dish.steps[index]
+  return stands > step.stands[1] + 1 ? [{ kind: 'stands too long', dish, step, stands, because: [] }] : []
+}
+
+/** A sauce in the beef's pan begins on its ring when a piece has left one. */
+function beforeItsPan(placed: readonly Placed[]): Problem[] {
+  const left = placed.filter(p => p.dish.kind === 'beef' && p.dish.steps[p.index].tool === 'ring').map(p => p.to)
+  if (left.length === 0) return []
+  const free = Math.min(...left)
+  return placed.flatMap(p => {
+    const first = p.dish.steps.findIndex(s => s.tool === 'ring')
+    return p.dish.inItsPan && p.index === first && p.from < free - 1
+      ? [{ kind: 'before its pan' as const, dish: p.dish, earlyS: free - p.from }]
+      : []
+  })
+}
+
+const BEEF_COUNTS = 3
+const PROBLEM = 10
+
+/** Standing costs nothing while it is as good, up to 1 at the most it may, and much beyond; to begin early costs a little. */
+function costOf(placed: readonly Placed[], problems: readonly Problem[]): number {
+  const standing = placed.reduce((sum, { dish, index, stands }) => {
+    const [well, most] = dish.steps[index].stands
+    const share = stands <= well ? 0 : Math.min(1, (stands - well) / Math.max(60, most - well))
+    return sum + share * (dish.kind === 'beef' ? BEEF_COUNTS : 1)
+  }, 0)
+  const beyond = problems.reduce((sum, p) => {
+    const over = p.kind === 'stands too long' ? p.stands - p.step.stands[1] : p.kind === 'before its pan' ? p.earlyS : 3600
+    return sum + (PROBLEM + over / 60) * (p.dish.kind === 'beef' ? BEEF_COUNTS : 1)
+  }, 0)
+  const begins = Math.min(0, ...placed.map(p => p.from))
+  return standing + beyond - begins / 36000
+}

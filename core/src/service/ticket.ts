@@ -1,0 +1,64 @@
+/** What is to be on the table together, when, for how many and by how many cooks: as it is edited, kept and exported. */
+import type { Kit } from '#core/kit/kit'
+import type { Dish, Kitchen } from './dish'
+import { dishOf, type Scaling } from './recipe'
+import { recipeById } from './recipes'
+
+/** A side or sauce of the book, scaled when it is laid out; or a dish whole, as the beef or one of the cook's own. */
+export type Line = { readonly id: string; readonly recipe: string } | { readonly id: string; readonly dish: Dish }
+
+export interface Ticket {
+  /** "2026-11-26T19:30", by the clock on the wall. */
+  readonly serveAt: string
+  readonly diners: number
+  readonly cooks: number
+  readonly lines: readonly Line[]
+}
+
+export const MOST_LINES = 12
+export const DINERS_LIMITS = [1, 40] as const
+export const COOKS_LIMITS = [1, 4] as const
+/** A dish of one's own may take from a minute to a day, s. */
+export const STEP_LIMITS_S = [60, 24 * 3600] as const
+
+export const scalingOf = ({ diners }: Ticket, kit: Kit): Scaling => ({ diners, ringW: Math.max(0, ...kit.rings.map(r => r.powerW)) || 1 })
+
+export const dishesOf = (ticket: Ticket, kit: Kit): Dish[] =>
+  ticket.lines.flatMap(line => {
+    if ('dish' in line) return [{ ...line.dish, id: line.id }]
+    const recipe = recipeById(line.recipe)
+    return recipe ? [dishOf(line.id, recipe, scalingOf(ticket, kit))] : []
+  })
+
+export const kitchenOf = ({ cooks }: Ticket, kit: Kit): Kitchen => ({
+  tools: {
+    ring: kit.rings.map(r => r.name),
+    oven: kit.ovens.map(o => o.name),
+    grill: kit.grills.map(g => g.name),
+    bath: kit.baths.map(b => b.name)
+  },
+  cooks
+})
+
+/** A dish of the cook's own: one step, with the hands it keeps at its beginning and end, or all the while. */
+export function ownDish(
+  id: string,
+  name: string,
+  {
+    tool,
+    minutes,
+    busy,
+    ovenC
+  }: { readonly tool: Dish['steps'][number]['tool']; readonly minutes: number; readonly busy: boolean; readonly ovenC?: number }
+): Dish {
+  const seconds = minutes * 60
+  const within = tool === 'oven' && ovenC !== undefined ? { ovenC: [ovenC - OWN_WITHIN, ovenC + OWN_WITHIN] as const } : {}
+  return {
+    id,
+    name,
+    kind: 'own',
+    steps: [{ what: name, tool, ...within, seconds, hands: busy ? [seconds, 0] : [60, 60], stands: [10 * 60, 30 * 60] }]
+  }
+}
+/** Most things in an oven do as well a little hotter or cooler, K. */
+const OWN_WITHIN = 10
