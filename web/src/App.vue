@@ -17,6 +17,7 @@ const places = [
   { to: '/counter', name: 'Counter' },
   { to: '/bench', name: 'Bench' },
   { to: '/fire', name: 'Fire' },
+  { to: '/pass', name: 'Pass' },
   { to: '/stove', name: 'Stove' },
   { to: '/book', name: 'Book' }
 ]

@@ -10,6 +10,7 @@ import DonenessPlace from './places/fire/DonenessPlace.vue'
 import KitPlace from './places/fire/KitPlace.vue'
 import WayPlace from './places/fire/WayPlace.vue'
 import FirePlace from './places/fire/FirePlace.vue'
+import PassPlace from './places/pass/PassPlace.vue'
 import StovePlace from './places/stove/StovePlace.vue'
 
 // Every place comes with the page: a server that dies must not lock a cook out of the stove.
@@ -25,6 +26,7 @@ export const router = createRouter({
     { path: '/fire/way/:kind', name: 'way', component: WayPlace, meta: { title: 'One way in full' } },
     { path: '/fire/doneness', name: 'doneness', component: DonenessPlace, meta: { title: 'Doneness and guests' } },
     { path: '/fire/kit', name: 'kit', component: KitPlace, meta: { title: 'Kit' } },
+    { path: '/pass', name: 'pass', component: PassPlace, meta: { title: 'Pass' } },
     { path: '/stove', name: 'stove', component: StovePlace, meta: { title: 'Stove', mood: 'service' } },
     { path: '/book', name: 'book', component: BookPlace, meta: { title: 'Book' } },
     { path: '/book/:id', name: 'cook', component: CookPage, meta: { title: 'Book' } },

@@ -27,7 +27,9 @@ const pan = yup
   })
   .noUnknown()
 const ring = yup.object({ id: id(), name: named(), powerW: within([100, 8000], 'W'), heat: optional(RING_HEATS) }).noUnknown()
-const oven = yup.object({ id: id(), name: named(), fan: yes(), offsetC: within(OFFSETS, '°C') }).noUnknown()
+const oven = yup
+  .object({ id: id(), name: named(), fan: yes(), offsetC: within(OFFSETS, '°C'), sameBox: yup.boolean().strict().optional() })
+  .noUnknown()
 const grill = yup
   .object({ id: id(), name: named(), lid: yes(), fuel: optional(GRILL_FUELS), twoZones: yup.boolean().strict().optional() })
   .noUnknown()

@@ -13,11 +13,13 @@ export interface Oven {
   readonly fan: boolean
   /** What the oven really holds less what its dial says, K. */
   readonly offsetC: number
+  /** Another setting of the oven before it, and not a second oven. */
+  readonly sameBox?: boolean
 }
 
 export const OVENS: readonly Oven[] = [
   { id: 'still-oven', name: 'Half-size oven, still', fan: false, offsetC: 0 },
-  { id: 'fan-oven', name: 'Half-size oven, fan', fan: true, offsetC: 0 }
+  { id: 'fan-oven', name: 'Half-size oven, fan', fan: true, offsetC: 0, sameBox: true }
 ]
 
 export const ovenById = (id: string): Oven | undefined => OVENS.find(o => o.id === id)

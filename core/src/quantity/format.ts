@@ -58,6 +58,16 @@ export function showMass(grams: number, system: UnitSystem): Shown {
     : { figure: tidy(fromBase(grams, OUNCE), 1), unit: 'oz' }
 }
 
+const FLUID_OUNCE_ML = 29.5735
+const QUART_OZ = 32
+
+/** Of water, wine or oil. */
+export function showVolume(ml: number, system: UnitSystem): Shown {
+  if (system === 'metric') return ml >= 1000 ? { figure: tidy(ml / 1000, 2), unit: 'l' } : { figure: tidy(ml, 0), unit: 'ml' }
+  const ounces = ml / FLUID_OUNCE_ML
+  return ounces >= QUART_OZ ? { figure: tidy(ounces / QUART_OZ, 2), unit: 'qt' } : { figure: tidy(ounces, 1), unit: 'fl oz' }
+}
+
 /** Seconds under a minute and a half, half minutes to an hour, then hours and minutes. */
 export function showDuration(seconds: number): Shown {
   if (seconds < 90) return { figure: tidy(Math.round(seconds / 5) * 5, 0), unit: 's' }

@@ -1,5 +1,5 @@
 /** A service as what is called out: one line for each thing to do, in the order of time. Seconds, negative before serving. */
-import { PLATE_S } from './dish'
+import { PLATE_S, type Step } from './dish'
 import type { Placed, Service } from './schedule'
 
 export interface Call {
@@ -52,13 +52,20 @@ export function callsOf(
       dishId: p.dish.id,
       by
     })
-    const rests = p.dish.steps.at(p.index + 1)?.tool === null && step.tool !== null
-    const then = step.then ?? (p.dish.pullC !== undefined && rests ? `Out at ${show(p.dish.pullC)}` : null)
-    return [call('on', p.from, step.what, p.by[0]), ...(then ? [call('off', p.to, then, p.by[1] ?? p.by[0])] : [])]
+    const next = p.dish.steps.at(p.index + 1)
+    const out = p.dish.pullC !== undefined && step.tool !== null && next !== undefined && idle(next) ? next : null
+    const then = step.then ?? (out && p.dish.pullC !== undefined ? `Out at ${show(p.dish.pullC)}: ${out.what.toLowerCase()}` : null)
+    // What begins by itself has been called as the end of what went before.
+    const before = p.dish.steps.at(p.index - 1)
+    const called = p.dish.pullC !== undefined && p.index > 0 && idle(step) && before !== undefined && before.tool !== null
+    return [...(called ? [] : [call('on', p.from, step.what, p.by[0])]), ...(then ? [call('off', p.to, then, p.by[1] ?? p.by[0])] : [])]
   })
   const plate: Call[] = placed.length > 0 ? [{ id: 'plate', at: -PLATE_S, text: 'Plate up', dishId: null, by: null }] : []
   return [...lit, ...ovens, ...steps, ...plate].sort((a, b) => a.at - b.at)
 }
+
+/** Neither tool nor hands: it lies there. */
+const idle = ({ tool, hands }: Step): boolean => tool === null && hands[0] === 0
 
 /** The rounder the better, within what all agree on. */
 const middleOf = ([least, most]: Setting['ovenC']): number => {

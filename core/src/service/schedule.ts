@@ -43,20 +43,17 @@ export interface Service {
 
 /** Up to here every order is tried; beyond it, swaps from several beginnings. */
 const ALL_ORDERS_TO = 6
-const BEGINNINGS = 12
+const BEGINNINGS = 4
 const SEED = 71
 
 export function schedule(dishes: readonly Dish[], kitchen: Kitchen): Service {
-  // A sauce in the beef's pan may be worth a longer rest.
-  const waits = dishes.some(d => d.inItsPan) ? LONGER_RESTS : [0]
   let best: Laid = lay([], kitchen, 0)
   let order: readonly Dish[] = []
   let least = Infinity
   const consider = (tried: readonly Dish[]): number => {
-    const laid = waits.map(wait => lay(tried, kitchen, wait))
-    const better = laid.reduce((a, b) => (b.cost < a.cost - 1e-9 ? b : a))
-    if (better.cost < least - 1e-9) [best, order, least] = [better, [...tried], better.cost]
-    return better.cost
+    const laid = layBest(tried, kitchen)
+    if (laid.cost < least - 1e-9) [best, order, least] = [laid, [...tried], laid.cost]
+    return laid.cost
   }
   if (dishes.length <= ALL_ORDERS_TO) for (const tried of orders(dishes)) consider(tried)
   else climb(dishes, consider)
@@ -66,7 +63,14 @@ export function schedule(dishes: readonly Dish[], kitchen: Kitchen): Service {
 }
 
 /** Shares of what the beef may wait after its rest. */
-const LONGER_RESTS = [0, 0.25, 0.5, 0.75, 1]
+const LONGER_RESTS = [0.25, 0.5, 0.75, 1]
+
+/** A sauce in the beef’s pan may be worth a longer rest. */
+function layBest(order: readonly Dish[], kitchen: Kitchen): Laid {
+  const laid = lay(order, kitchen, 0)
+  if (!laid.problems.some(p => p.kind === 'before its pan')) return laid
+  return LONGER_RESTS.map(wait => lay(order, kitchen, wait)).reduce((a, b) => (b.cost < a.cost - 1e-9 ? b : a), laid)
+}
 
 /** Without which of the others it would not stand so long. */
 function inTheWayOf({ dish }: Problem, order: readonly Dish[], kitchen: Kitchen): Dish[] {

@@ -1,6 +1,6 @@
 /** What is to be on the table together, when, for how many and by how many cooks: as it is edited, kept and exported. */
 import type { Kit } from '#core/kit/kit'
-import type { Dish, Kitchen } from './dish'
+import type { Dish, Kitchen, Tool } from './dish'
 import { dishOf, type Scaling } from './recipe'
 import { recipeById } from './recipes'
 
@@ -33,32 +33,26 @@ export const dishesOf = (ticket: Ticket, kit: Kit): Dish[] =>
 export const kitchenOf = ({ cooks }: Ticket, kit: Kit): Kitchen => ({
   tools: {
     ring: kit.rings.map(r => r.name),
-    oven: kit.ovens.map(o => o.name),
+    oven: kit.ovens.filter((o, i) => i === 0 || !o.sameBox).map(o => o.name),
     grill: kit.grills.map(g => g.name),
     bath: kit.baths.map(b => b.name)
   },
   cooks
 })
 
-/** A dish of the cook's own: one step, with the hands it keeps at its beginning and end, or all the while. */
-export function ownDish(
-  id: string,
-  name: string,
-  {
-    tool,
-    minutes,
-    busy,
-    ovenC
-  }: { readonly tool: Dish['steps'][number]['tool']; readonly minutes: number; readonly busy: boolean; readonly ovenC?: number }
-): Dish {
-  const seconds = minutes * 60
-  const within = tool === 'oven' && ovenC !== undefined ? { ovenC: [ovenC - OWN_WITHIN, ovenC + OWN_WITHIN] as const } : {}
-  return {
-    id,
-    name,
-    kind: 'own',
-    steps: [{ what: name, tool, ...within, seconds, hands: busy ? [seconds, 0] : [60, 60], stands: [10 * 60, 30 * 60] }]
-  }
+interface Own {
+  readonly tool: Tool | null
+  readonly seconds: number
+  /** The hands are kept all the while, or only at its beginning and end. */
+  readonly busy: boolean
+  readonly ovenC: number
+}
+
+/** A dish of the cook's own, in one step. */
+export function ownDish(id: string, name: string, { tool, seconds, busy, ovenC }: Own): Dish {
+  const within = tool === 'oven' ? { ovenC: [ovenC - OWN_WITHIN, ovenC + OWN_WITHIN] as const } : {}
+  const hands = busy ? ([seconds, 0] as const) : ([60, 60] as const)
+  return { id, name, kind: 'own', steps: [{ what: name, tool, ...within, seconds, hands, stands: [10 * 60, 30 * 60] }] }
 }
 /** Most things in an oven do as well a little hotter or cooler, K. */
 const OWN_WITHIN = 10

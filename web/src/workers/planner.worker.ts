@@ -29,6 +29,8 @@ import { comparePreparations, warmedUp, type Compared, type Preparation } from '
 import { consequences, type Consequence } from '#core/plan/whatIf'
 import { lessons, type Lesson } from '#core/book/lessons'
 import type { CookRecord } from '#core/book/record'
+import type { Dish, Kitchen } from '#core/service/dish'
+import { schedule, type Service } from '#core/service/schedule'
 import { packPlans } from './packed'
 import { thicknessesAllow, thinEndPeak, type Allows } from '#core/plan/thickness'
 
@@ -83,6 +85,8 @@ export interface PlannerWorker {
   whatIf(request: PlanRequest, plan: PanPlan, ticket: number): Promise<readonly Consequence[]>
   /** What finished cooks with readings teach of the kit. */
   lessons(records: readonly CookRecord[], ticket: number): Promise<readonly Lesson[]>
+  /** Everything on a ticket laid out for one moment. */
+  service(dishes: readonly Dish[], kitchen: Kitchen): Service
   /** Nobody waits for it any more: it is dropped between two pieces of work. */
   letGo(ticket: number): void
   /** For a hand that stays, after its first plan: see `practise`. @param kind null for the pan's own page */
@@ -240,6 +244,7 @@ const worker: PlannerWorker = {
   thinEnd: (request, plan) => thinEndPeak(setupOf(request), plan.spells, plan.carve.time - plan.pull.time),
   whatIf: (request, plan, ticket) => inPieces(consequences(setupOf(request), plan), ticket),
   lessons: (records, ticket) => inPieces(lessons(records), ticket),
+  service: (dishes, kitchen) => schedule(dishes, kitchen),
   letGo: ticket => void goneTickets.add(ticket),
   practise: (request, kind, turned) => {
     const like =

@@ -3,6 +3,7 @@
 import { Button as AButton } from 'ant-design-vue'
 import dayjs from 'dayjs'
 import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
 import { pieceName } from '#core/meat/piece'
 import { readPlanCase, writePlanCase } from '#core/formats/planCase'
 import { dialsOf, dialValues } from '#core/method/dials'
@@ -14,6 +15,7 @@ import type { Caution } from '#core/safety/cautions'
 import { api } from '../../api/client'
 import { useDraft } from '../../stores/draft'
 import { useMethods } from '../../stores/methods'
+import { usePass } from '../../stores/pass'
 import { useUnits } from '../../stores/units'
 import { saveFile } from '../../ui/saveFile'
 import { spanText } from './planned'
@@ -35,6 +37,8 @@ const emit = defineEmits<{ opened: [kind: MethodKind] }>()
 const draft = useDraft()
 const methods = useMethods()
 const units = useUnits()
+const pass = usePass()
+const router = useRouter()
 const target = computed(() => shownText(showTemperature(draft.request.targetC, units.system)))
 
 /** Counted back from the table. */
@@ -85,6 +89,12 @@ function inWords(): string {
     .join(', ')
 }
 const fileName = computed(() => `${draft.cut.id}-${props.kind.replace(/ /g, '-')}`)
+function toThePass(): void {
+  if (!props.plan) return
+  const wrong = pass.putBeef(props.kind, props.plan)
+  if (wrong) out.value = wrong
+  else void router.push('/pass')
+}
 function print(): void {
   window.print()
 }
@@ -151,6 +161,7 @@ async function open(event: Event): Promise<void> {
         </li>
       </ol>
       <div class="acts no-print">
+        <a-button :disabled="held || stale" @click="toThePass">On the pass</a-button>
         <a-button :disabled="held || stale" @click="print">Print</a-button>
         <a-button :disabled="held || stale" @click="asPdf">PDF</a-button>
         <a-button :disabled="held || stale" @click="asCalendar">Calendar</a-button>

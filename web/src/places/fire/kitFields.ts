@@ -103,6 +103,7 @@ const ringFields = (ring: Ring): KitField[] => {
 
 const ovenFields = (oven: Oven, system: UnitSystem): KitField[] => [
   yes('Fan', oven.fan, fan => ({ fan })),
+  yes('The same oven as the one before it', oven.sameBox ?? false, sameBox => ({ sameBox })),
   offset('Hotter than its dial by', system, [-40, 40], 0.5, oven.offsetC)
 ]
 

@@ -1,0 +1,274 @@
+<script setup lang="ts">
+/** The pass drawn: every dish a row of what is done to it, all of them ending at the serving; beneath, what of the kitchen they take. */
+import { useElementSize } from '@vueuse/core'
+import dayjs from 'dayjs'
+import { computed, useTemplateRef } from 'vue'
+import type { Placed, Service } from '#core/service/schedule'
+import { scale } from './axes'
+
+const props = defineProps<{
+  service: Service
+  serveAt: string
+  /** s before serving; null where it is not within what is drawn. */
+  now: number | null
+  stale: boolean
+  /** Ids of the dishes as they stand on the ticket. */
+  order: readonly string[]
+}>()
+const box = useTemplateRef<HTMLElement>('box')
+const { width: measured } = useElementSize(box)
+const width = computed(() => Math.max(measured.value, 560))
+const narrow = computed(() => measured.value < 620)
+const names = computed(() => (narrow.value ? 104 : 172))
+
+const RIGHT = 26
+const ROW = 38
+const BAR = 26
+const LANE = 22
+const TOP = 26
+const GAP = 22
+const FEW_S = 15 * 60
+
+const start = computed(() => Math.min(props.service.begins, -30 * 60) - 4 * 60)
+const x = computed(() => scale(start.value, 0, names.value, width.value - RIGHT))
+const dishes = computed(() => {
+  const found = new Map<string, { id: string; name: string; kind: string; parts: Placed[] }>()
+  for (const p of props.service.placed) {
+    const { id, name, kind } = p.dish
+    const row = found.get(id) ?? { id, name, kind, parts: [] }
+    row.parts.push(p)
+    found.set(id, row)
+  }
+  return [...found.values()].sort((a, b) => props.order.indexOf(a.id) - props.order.indexOf(b.id))
+})
+const late = computed(
+  () => new Set(props.service.problems.flatMap(p => (p.kind === 'stands too long' ? [`${p.dish.id} ${p.dish.steps.indexOf(p.step)}`] : [])))
+)
+const tools = computed(() => {
+  const found = new Map<string, Placed[]>()
+  for (const p of props.service.placed) if (p.on !== null) found.set(p.on, [...(found.get(p.on) ?? []), p])
+  return [...found].map(([name, parts]) => ({ name, parts })).sort((a, b) => a.name.localeCompare(b.name))
+})
+interface Hands {
+  readonly from: number
+  readonly to: number
+}
+const hands = computed(() => {
+  const found = new Map<number, Hands[]>()
+  const note = (cook: number | null, from: number, to: number): void => {
+    if (cook !== null) found.set(cook, [...(found.get(cook) ?? []), { from, to }])
+  }
+  for (const p of props.service.placed) {
+    const { seconds, hands: held } = p.dish.steps[p.index]
+    const first = Math.min(held[0], seconds)
+    note(p.by[0], p.from, p.from + first)
+    note(p.by[1], p.to - Math.min(held[1], seconds - first), p.to)
+  }
+  return [...found].sort((a, b) => a[0] - b[0]).map(([cook, parts]) => ({ name: found.size > 1 ? `Cook ${cook + 1}` : 'Hands', parts }))
+})
+const lanesTop = computed(() => TOP + dishes.value.length * ROW + GAP)
+const height = computed(() => lanesTop.value + (tools.value.length + hands.value.length) * LANE + 12)
+
+const ticks = computed(() => {
+  const minutes = -start.value / 60
+  const every = [5, 10, 15, 30, 60, 120, 240, 480].find(m => minutes / m <= width.value / 90) ?? 720
+  const serve = dayjs(props.serveAt)
+  const found: { at: number; label: string }[] = []
+  for (let m = 0; m * 60 <= -start.value; m += every) found.push({ at: -m * 60, label: serve.subtract(m, 'minute').format('HH:mm') })
+  return found
+})
+
+function look({ dish, index }: Placed): string {
+  const { tool, hands: held } = dish.steps[index]
+  if (tool === 'ring') return dish.kind === 'beef' ? 'sear' : 'ring'
+  return tool ?? (held[0] > 0 ? 'by-hand' : 'wait')
+}
+/** The words of a bar, as far as there is room for them. */
+function words(p: Placed): string {
+  const room = Math.floor((x.value(p.to) - x.value(p.from) - 10) / 6.6)
+  const { what } = p.dish.steps[p.index]
+  if (room >= what.length) return what
+  const cut = what.slice(0, Math.max(0, room - 1))
+  const whole = cut.slice(0, cut.lastIndexOf(' ')).replace(/[,;]$/, '')
+  return whole.length >= 4 ? `${whole}…` : ''
+}
+function shortName(name: string): string {
+  const most = narrow.value ? 14 : 24
+  return name.length > most ? `${name.slice(0, most - 1).trimEnd()}…` : name
+}
+const label = computed(
+  () => `${dishes.value.length} dishes, from ${dayjs(props.serveAt).add(props.service.begins, 'second').format('HH:mm')} to the table`
+)
+</script>
+
+<template>
+  <div ref="box" class="scroll" tabindex="0" role="region" aria-label="The pass, drawn">
+    <svg :width="width" :height="height" :class="{ stale }" role="img" :aria-label="label">
+      <g class="grid">
+        <template v-for="t in ticks" :key="t.at">
+          <line :x1="x(t.at)" :x2="x(t.at)" :y1="TOP - 6" :y2="height - 8" />
+          <text :x="x(t.at)" :y="TOP - 12" text-anchor="middle">{{ t.label }}</text>
+        </template>
+      </g>
+      <g v-for="(d, row) in dishes" :key="row" :transform="`translate(0 ${TOP + row * ROW})`">
+        <text class="name" :class="d.kind" :x="0" :y="BAR / 2 + 5">
+          {{ shortName(d.name) }}
+          <title>{{ d.name }}</title>
+        </text>
+        <template v-for="p in d.parts" :key="p.index">
+          <line
+            v-if="p.stands > 0"
+            class="stands"
+            :class="{ late: late.has(`${p.dish.id} ${p.index}`) }"
+            :x1="x(p.to)"
+            :x2="x(p.to + p.stands)"
+            :y1="BAR / 2"
+            :y2="BAR / 2"
+          />
+          <g class="bar" :class="look(p)">
+            <rect :x="x(p.from)" :width="Math.max(2, x(p.to) - x(p.from) - 1)" :y="0" :height="BAR" rx="2">
+              <title>{{ p.dish.steps[p.index].what }}, {{ dayjs(serveAt).add(p.from, 'second').format('HH:mm') }}</title>
+            </rect>
+            <text :x="x(p.from) + 6" :y="BAR / 2 + 4.5">{{ words(p) }}</text>
+          </g>
+        </template>
+      </g>
+      <g class="taken">
+        <line :x1="0" :x2="width - RIGHT" :y1="lanesTop - 10" :y2="lanesTop - 10" class="rule" />
+        <g v-for="(t, i) in tools" :key="t.name" :transform="`translate(0 ${lanesTop + i * LANE})`">
+          <text :x="0" :y="12">{{ shortName(t.name) }}</text>
+          <rect
+            v-for="p in t.parts"
+            :key="`${p.dish.id} ${p.index}`"
+            :class="look(p)"
+            :x="x(p.from)"
+            :width="Math.max(2, x(p.to) - x(p.from) - 1)"
+            :y="2"
+            :height="12"
+          />
+        </g>
+        <g v-for="(h, i) in hands" :key="h.name" :transform="`translate(0 ${lanesTop + (tools.length + i) * LANE})`">
+          <text :x="0" :y="12">{{ h.name }}</text>
+          <rect
+            v-for="(p, k) in h.parts"
+            :key="k"
+            class="hand"
+            :x="x(p.from)"
+            :width="Math.max(1.5, x(p.to) - x(p.from) - 0.5)"
+            :y="2"
+            :height="12"
+          />
+        </g>
+      </g>
+      <g class="serve">
+        <line :x1="x(0)" :x2="x(0)" :y1="TOP - 8" :y2="height - 8" />
+        <text
+          :x="x(0) + 18"
+          :y="TOP + (dishes.length * ROW) / 2"
+          :transform="`rotate(-90 ${x(0) + 18} ${TOP + (dishes.length * ROW) / 2})`"
+          text-anchor="middle"
+        >
+          on the table
+        </text>
+      </g>
+      <g v-if="now !== null && now > start && now < FEW_S" class="now">
+        <line :x1="x(Math.min(0, now))" :x2="x(Math.min(0, now))" :y1="TOP - 8" :y2="height - 8" />
+        <text :x="x(Math.min(0, now))" :y="height - 1" text-anchor="middle">now</text>
+      </g>
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.scroll {
+  overflow-x: auto;
+  overflow-y: hidden;
+}
+svg {
+  display: block;
+}
+.stale {
+  opacity: 0.35;
+}
+text {
+  font-size: 12.5px;
+  fill: var(--ink-2);
+}
+.name {
+  font-size: 14px;
+  font-weight: 600;
+  fill: var(--ink);
+}
+.name.beef {
+  fill: var(--oxblood);
+}
+.grid line,
+.rule {
+  stroke: var(--rule);
+}
+.bar text {
+  fill: var(--ink);
+  font-weight: 500;
+  pointer-events: none;
+}
+.sear text,
+.oven text,
+.grill text,
+.bath text {
+  fill: #fff;
+}
+rect.sear,
+.sear rect {
+  fill: var(--oxblood);
+}
+rect.ring,
+.ring rect {
+  fill: #d9b27c;
+}
+rect.oven,
+.oven rect {
+  fill: #a3502f;
+}
+rect.grill,
+.grill rect {
+  fill: #5d4438;
+}
+rect.bath,
+.bath rect {
+  fill: #3f6670;
+}
+.by-hand rect {
+  fill: #c3ccc7;
+}
+.wait rect {
+  fill: #e6d5ae;
+}
+rect.hand {
+  fill: #4a5456;
+}
+.stands {
+  stroke: #9aa39d;
+  stroke-width: 2;
+  stroke-dasharray: 2 4;
+}
+.stands.late {
+  stroke: var(--oxblood);
+  stroke-width: 3;
+}
+.serve line {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.serve text {
+  fill: var(--ink);
+  font-weight: 600;
+}
+.now line {
+  stroke: #b25f00;
+  stroke-width: 2;
+}
+.now text {
+  fill: #8a4a00;
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+/** What is called out, in the order of time; ticked as it is done. */
+import dayjs from 'dayjs'
+import { computed } from 'vue'
+import type { Call } from '#core/service/calls'
+
+const props = defineProps<{
+  calls: readonly Call[]
+  names: ReadonlyMap<string, string>
+  serveAt: string
+  done: readonly string[]
+  /** s before serving. */
+  now: number
+  cooks: number
+  stale: boolean
+}>()
+defineEmits<{ tick: [id: string] }>()
+const SOON_S = 90
+const rows = computed(() => {
+  const open = props.calls.find(c => !props.done.includes(c.id))
+  return props.calls.map(c => ({
+    ...c,
+    time: dayjs(props.serveAt).add(c.at, 'second').format('HH:mm'),
+    dish: c.dishId === null ? '' : (props.names.get(c.dishId) ?? ''),
+    ticked: props.done.includes(c.id),
+    next: c === open,
+    overdue: !props.done.includes(c.id) && c.at < props.now - SOON_S
+  }))
+})
+</script>
+
+<template>
+  <ol class="calls" :class="{ stale }" :aria-busy="stale">
+    <li v-for="r in rows" :key="r.id" :class="{ ticked: r.ticked, next: r.next, overdue: r.overdue }">
+      <label>
+        <input type="checkbox" :checked="r.ticked" @change="$emit('tick', r.id)" />
+        <time class="figure">{{ r.time }}</time>
+        <span>
+          <span class="what">{{ r.text }}</span>
+          <span class="dish"
+            >{{ r.dish }}<template v-if="cooks > 1 && r.by !== null">{{ r.dish ? ', ' : '' }}cook {{ r.by + 1 }}</template
+            ><template v-if="r.overdue">{{ r.dish ? ': ' : '' }}overdue</template></span
+          >
+        </span>
+      </label>
+    </li>
+  </ol>
+</template>
+
+<style scoped>
+.calls {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.stale {
+  opacity: 0.35;
+}
+li {
+  border-top: 1px solid #454b4d;
+}
+label {
+  display: grid;
+  grid-template-columns: 22px 62px minmax(0, 1fr);
+  align-items: baseline;
+  gap: 4px;
+  padding: 8px 0;
+  cursor: pointer;
+}
+input {
+  width: 17px;
+  height: 17px;
+  align-self: center;
+  accent-color: var(--brass);
+}
+time {
+  font-size: 21px;
+}
+.what {
+  display: block;
+  line-height: 1.3;
+}
+.dish {
+  display: block;
+  font-size: 13.5px;
+  color: var(--chalk-2);
+}
+.next time {
+  color: var(--hot-figure);
+}
+.next .what {
+  font-weight: 600;
+}
+.ticked .what,
+.ticked time {
+  color: var(--chalk-2);
+  text-decoration: line-through;
+}
+.overdue .dish {
+  color: var(--hot);
+}
+@media print {
+  input {
+    display: none;
+  }
+}
+</style>

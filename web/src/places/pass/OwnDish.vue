@@ -1,0 +1,89 @@
+<script setup lang="ts">
+/** A dish that is in no book: what it is called, where it cooks, how long, and whether it keeps the hands. */
+import { nanoid } from 'nanoid'
+import { computed, ref } from 'vue'
+import { Button as AButton } from 'ant-design-vue'
+import { OVEN_LIMITS_C } from '#core/kit/oven'
+import { TOOLS, type Dish, type Tool } from '#core/service/dish'
+import { ownDish, STEP_LIMITS_S } from '#core/service/ticket'
+import PickField from '../../ui/PickField.vue'
+import QuantityField from '../../ui/QuantityField.vue'
+
+const emit = defineEmits<{ add: [dish: Dish] }>()
+const name = ref('')
+const where = ref('ring')
+const seconds = ref(20 * 60)
+const ovenC = ref(180)
+const busy = ref(false)
+const problem = ref<string | null>(null)
+const WHERE = [
+  { value: 'ring', label: 'on a ring' },
+  { value: 'oven', label: 'in the oven' },
+  { value: 'grill', label: 'on the grill' },
+  { value: 'bath', label: 'in the bath' },
+  { value: 'board', label: 'at the board' }
+]
+const tool = computed((): Tool | null => TOOLS.find(t => t === where.value) ?? null)
+const ready = computed(() => name.value.trim() !== '' && problem.value === null)
+
+function add(): void {
+  if (!ready.value) return
+  emit('add', ownDish(nanoid(8), name.value.trim(), { tool: tool.value, seconds: seconds.value, busy: busy.value, ovenC: ovenC.value }))
+  name.value = ''
+}
+</script>
+
+<template>
+  <form class="own" @submit.prevent="add">
+    <label class="text">
+      What it is
+      <input v-model="name" type="text" maxlength="60" placeholder="Dumplings, gravy…" />
+    </label>
+    <pick-field v-model="where" label="Where" :options="WHERE" />
+    <quantity-field
+      v-if="where === 'oven'"
+      v-model="ovenC"
+      label="Oven"
+      dimension="temperature"
+      :range="OVEN_LIMITS_C"
+      @problem="m => (problem = m)"
+    />
+    <quantity-field v-model="seconds" label="How long" dimension="duration" :range="STEP_LIMITS_S" @problem="m => (problem = m)" />
+    <label class="tick"><input v-model="busy" type="checkbox" /> keeps me at it</label>
+    <a-button html-type="submit" :disabled="!ready">Put it on</a-button>
+  </form>
+</template>
+
+<style scoped>
+.own {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: flex-end;
+  gap: 10px 12px;
+  margin-top: 10px;
+}
+.text {
+  display: flex;
+  flex-direction: column;
+  font-size: 13.5px;
+  color: var(--ink-2);
+  gap: 2px;
+}
+.text input {
+  font: inherit;
+  font-size: 15px;
+  padding: 4px 10px;
+  height: 32px;
+  border: 1px solid #8b9692;
+  border-radius: 2px;
+  background: #f8f9f7;
+  color: var(--ink);
+  width: 220px;
+}
+.tick {
+  display: flex;
+  gap: 7px;
+  align-items: center;
+  height: 32px;
+}
+</style>

@@ -1,0 +1,324 @@
+<script setup lang="ts">
+/** How does it all land at once? Beef, sides and sauces on the rings, oven, grill and hands there are, counted back from the table. */
+import { useNow } from '@vueuse/core'
+import dayjs from 'dayjs'
+import { computed, onMounted, onUnmounted, ref } from 'vue'
+import { RouterLink } from 'vue-router'
+import { Button as AButton } from 'ant-design-vue'
+import type { Compared } from '#core/plan/compare'
+import { readTicket, writeTicket } from '#core/formats/ticketSchema'
+import { callsOf } from '#core/service/calls'
+import { COOKS_LIMITS, DINERS_LIMITS } from '#core/service/ticket'
+import { showDuration, showTemperature, shownText } from '#core/quantity/format'
+import { useDraft } from '../../stores/draft'
+import { useKit } from '../../stores/kit'
+import { useMethods } from '../../stores/methods'
+import { MOMENT, usePass } from '../../stores/pass'
+import { useUnits } from '../../stores/units'
+import ServiceDrawing from '../../line/ServiceDrawing.vue'
+import CountField from '../../ui/CountField.vue'
+import { saveFile } from '../../ui/saveFile'
+import { askWorker } from '../../workers/planner'
+import CallList from './CallList.vue'
+import OwnDish from './OwnDish.vue'
+import ProblemLines from './ProblemLines.vue'
+import TicketList from './TicketList.vue'
+
+const pass = usePass()
+const draft = useDraft()
+const methods = useMethods()
+const kit = useKit()
+const units = useUnits()
+const clock = useNow({ interval: 5000 })
+
+onMounted(() => {
+  pass.watched = true
+  if (!pass.touched && pass.ticket.lines.every(l => 'recipe' in l)) void takeFromFire()
+})
+onUnmounted(() => (pass.watched = false))
+
+const working = ref(false)
+const said = ref('')
+/** The plan that stands at the fire, by the way it usually goes. */
+async function takeFromFire(): Promise<void> {
+  const kind = draft.request.piece.form === 'roast' ? ('roast' as const) : ('pan sear' as const)
+  working.value = true
+  try {
+    const found = await askWorker(async remote => (await remote.method(draft.request, kind, methods.turned[kind] ?? {})) as Compared)
+    said.value = 'plan' in found ? (pass.putBeef(kind, found.plan) ?? '') : found.unsuited
+  } catch {
+    said.value = 'The plan at the fire could not be worked out. Open the fire and look.'
+  }
+  working.value = false
+}
+
+const shown = computed(() => pass.service ?? pass.stale)
+const stale = computed(() => pass.service === null)
+const calls = computed(() =>
+  shown.value ? callsOf(shown.value, kit.kit.grills.at(0)?.fuel ?? 'charcoal', c => shownText(showTemperature(c, units.system))) : []
+)
+const names = computed(() => new Map(pass.dishes.map(d => [d.id, d.name])))
+const serve = computed(() => dayjs(pass.ticket.serveAt))
+const now = computed(() => dayjs(clock.value).diff(serve.value, 'second'))
+const first = computed(() => calls.value.at(0)?.at ?? 0)
+const begun = computed(() => pass.done.length > 0)
+/** It should have begun by now, and nobody has. */
+const lateBy = computed(() => (shown.value && !begun.value && now.value > first.value ? now.value - first.value : 0))
+const soonest = computed(() => {
+  const minutes = Math.ceil((dayjs(clock.value).unix() - first.value) / 300) * 5
+  return dayjs.unix(minutes * 60)
+})
+const serveAt = computed({
+  get: () => pass.ticket.serveAt,
+  set: at => {
+    said.value = pass.change({ serveAt: at }) ?? ''
+  }
+})
+function later(minutes: number): void {
+  serveAt.value = serve.value.add(minutes, 'minute').format(MOMENT)
+}
+const dateless = computed(() => !serve.value.isValid())
+const headline = computed(() => {
+  const { diners } = pass.ticket
+  const who = diners === 1 ? 'One at the table' : `${diners} at the table`
+  if (!shown.value || pass.dishes.length === 0) return who
+  return `${who}, at ${serve.value.format('HH:mm')}; the first call is at ${serve.value.add(first.value, 'second').format('HH:mm')}.`
+})
+
+function asFile(): void {
+  saveFile(new Blob([JSON.stringify(writeTicket(pass.ticket), null, 2)], { type: 'application/json' }), 'macellaio-ticket.json')
+  said.value = 'Saved as a ticket file.'
+}
+async function asCalendar(): Promise<void> {
+  const { default: ical } = await import('ical-generator')
+  const calendar = ical({ name: `On the table at ${serve.value.format('HH:mm')}` })
+  for (const c of calls.value) {
+    const at = serve.value.add(c.at, 'second')
+    const dish = c.dishId === null ? '' : `${names.value.get(c.dishId) ?? ''}: `
+    calendar.createEvent({ start: at.toDate(), end: at.add(1, 'minute').toDate(), summary: `${dish}${c.text}` })
+  }
+  saveFile(new Blob([calendar.toString()], { type: 'text/calendar;charset=utf-8' }), 'macellaio-ticket.ics')
+  said.value = 'Saved as a calendar file.'
+}
+const print = (): void => window.print()
+async function open(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  try {
+    said.value = pass.put(readTicket(JSON.parse(await file.text()))) ?? 'Opened.'
+    pass.untick()
+  } catch (error) {
+    said.value =
+      error instanceof SyntaxError
+        ? 'That is not a ticket: it is not JSON.'
+        : `That file cannot be used. ${error instanceof Error ? error.message : ''}`
+  }
+  input.value = ''
+}
+</script>
+
+<template>
+  <div class="place sheet-early">
+    <main>
+      <h1>The pass</h1>
+      <p class="quiet head" role="status">{{ headline }}</p>
+      <div class="set no-print">
+        <label class="when">On the table at <input v-model="serveAt" type="datetime-local" /></label>
+        <button type="button" class="link" @click="later(5)">5 min later</button>
+        <count-field
+          label="At the table"
+          unit="guests"
+          :range="DINERS_LIMITS"
+          :step="1"
+          :model-value="pass.ticket.diners"
+          @update:model-value="diners => (said = pass.change({ diners: Math.round(diners) }) ?? '')"
+        />
+        <count-field
+          label="Cooking"
+          unit="cooks"
+          :range="COOKS_LIMITS"
+          :step="1"
+          :model-value="pass.ticket.cooks"
+          @update:model-value="cooks => (said = pass.change({ cooks: Math.round(cooks) }) ?? '')"
+        />
+      </div>
+      <p v-if="lateBy > 0 && !dateless" class="trouble" role="alert">
+        It should have begun {{ shownText(showDuration(lateBy)) }} ago.
+        <button type="button" class="link" @click="serveAt = soonest.format(MOMENT)">Serve at {{ soonest.format('HH:mm') }}</button>
+      </p>
+
+      <p v-if="pass.failed" class="trouble" role="alert">This could not be laid out. Change something and it tries again.</p>
+      <service-drawing
+        v-if="shown && shown.placed.length > 0"
+        class="board"
+        :service="shown"
+        :serve-at="pass.ticket.serveAt"
+        :now="now"
+        :stale="stale"
+        :order="pass.dishes.map(d => d.id)"
+      />
+      <p v-else-if="pass.ticket.lines.length === 0" class="empty quiet">
+        Nothing is on the ticket. Put a side on it below, or the beef as it is planned at the fire.
+      </p>
+      <problem-lines v-if="shown && !stale" :problems="shown.problems" />
+
+      <div class="ticket later">
+        <h2>On the ticket</h2>
+        <ticket-list
+          :ticket="pass.ticket"
+          :dishes="pass.dishes"
+          :full="pass.full"
+          @add="recipe => (said = pass.add({ recipe }) ?? '')"
+          @remove="id => (said = pass.remove(id) ?? '')"
+        />
+        <p class="more no-print">
+          <button type="button" class="link" :disabled="working || pass.full" @click="takeFromFire">
+            {{ working ? 'Working the beef out…' : 'Put on the beef as it stands at the fire' }}
+          </button>
+          <router-link to="/fire/methods">or by another way</router-link>
+          <button v-if="pass.undoable" type="button" class="link" @click="pass.undo">Undo the last change</button>
+        </p>
+        <details class="no-print">
+          <summary>Something of your own</summary>
+          <own-dish v-if="!pass.full" @add="dish => (said = pass.add({ dish }) ?? '')" />
+        </details>
+        <p class="quiet" role="status">{{ said }}</p>
+      </div>
+    </main>
+
+    <aside class="slate" aria-label="Calls">
+      <div class="top">
+        <h2>Calls</h2>
+        <span class="quiet" role="status">{{ stale && pass.dishes.length > 0 ? 'laying it out…' : '' }}</span>
+      </div>
+      <call-list
+        :calls="calls"
+        :names="names"
+        :serve-at="pass.ticket.serveAt"
+        :done="pass.done"
+        :now="now"
+        :cooks="pass.ticket.cooks"
+        :stale="stale"
+        @tick="pass.tick"
+      />
+      <div class="acts no-print">
+        <a-button v-if="begun" @click="pass.untick">Tick nothing</a-button>
+        <a-button :disabled="stale" @click="print">Print</a-button>
+        <a-button :disabled="stale" @click="asCalendar">Calendar</a-button>
+        <a-button @click="asFile">Ticket file</a-button>
+      </div>
+      <label class="open no-print">Open a ticket file <input type="file" accept="application/json,.json" @change="open" /></label>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  margin-top: 2px;
+}
+.set {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: flex-end;
+  gap: 10px 16px;
+  margin: 12px 0 14px;
+}
+.set > * {
+  max-width: 150px;
+}
+.set .when {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  font-size: 13.5px;
+  color: var(--ink-2);
+  max-width: none;
+}
+.when input {
+  font: inherit;
+  font-size: 15px;
+  height: 32px;
+  padding: 4px 10px;
+  border: 1px solid #8b9692;
+  border-radius: 2px;
+  background: #f8f9f7;
+  color: var(--ink);
+}
+.link {
+  font: inherit;
+  border: 0;
+  padding: 0;
+  background: none;
+  color: inherit;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+  min-height: 32px;
+}
+.link:disabled {
+  color: var(--ink-2);
+  text-decoration: none;
+  cursor: default;
+}
+.trouble {
+  color: var(--oxblood);
+  margin: 0 0 10px;
+}
+.board {
+  margin-top: 4px;
+}
+.empty {
+  padding: 30px 0;
+}
+.ticket {
+  margin-top: 18px;
+  max-width: 760px;
+}
+.more {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 16px;
+  margin-top: 8px;
+}
+.more a {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+summary {
+  cursor: pointer;
+  min-height: 32px;
+}
+.top {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  margin-bottom: 10px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin: 16px 0 12px;
+}
+.acts .ant-btn {
+  background: var(--slate-2);
+  color: var(--chalk);
+  border-color: #6b7173;
+  height: 40px;
+}
+.acts .ant-btn:disabled {
+  color: #9a9d97;
+}
+.open {
+  font-size: 14px;
+  color: #cfd0c9;
+}
+.open input {
+  display: block;
+  margin-top: 4px;
+  max-width: 100%;
+  color: var(--chalk);
+}
+</style>

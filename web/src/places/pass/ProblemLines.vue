@@ -1,0 +1,48 @@
+<script setup lang="ts">
+/** What does not come out, what is in its way, and what would help: said where it is seen. */
+import { computed } from 'vue'
+import { showDuration, shownText } from '#core/quantity/format'
+import type { Tool } from '#core/service/dish'
+import type { Problem } from '#core/service/schedule'
+
+const props = defineProps<{ problems: readonly Problem[] }>()
+const time = (s: number): string => shownText(showDuration(s))
+const TOOL: Record<Tool, string> = { ring: 'ring', oven: 'oven', grill: 'grill', bath: 'machine for a bath' }
+
+function say(p: Problem): string {
+  switch (p.kind) {
+    case 'no tool':
+      return `${p.dish.name}: there is no ${TOOL[p.tool]} in the kit.`
+    case 'before its pan':
+      return `${p.dish.name} would have to begin ${time(p.earlyS)} before the beef is out of its pan: make it in another pan, or rest the beef longer.`
+    case 'stands too long': {
+      const others = p.because.map(d => `“${d.name}”`)
+      const why = others.length > 0 ? ` In its way: ${others.join(' or ')}.` : ' More hands, or one dish fewer, would help.'
+      return `${p.dish.name} would stand ${time(p.stands)} after “${p.step.what}”, and is good for ${time(p.step.stands[1])}.${why}`
+    }
+  }
+}
+const lines = computed(() => props.problems.map(say))
+</script>
+
+<template>
+  <ul v-if="lines.length > 0" class="problems" role="alert">
+    <li v-for="l in lines" :key="l">{{ l }}</li>
+  </ul>
+</template>
+
+<style scoped>
+.problems {
+  margin: 12px 0 0;
+  padding: 0;
+  list-style: none;
+  max-width: 820px;
+}
+li {
+  color: var(--oxblood);
+  border-left: 3px solid var(--oxblood);
+  padding: 3px 0 3px 10px;
+  margin-bottom: 6px;
+  line-height: 1.4;
+}
+</style>

@@ -1,0 +1,151 @@
+/** The ticket of the pass, kept through reloads; laid out by a worker of its own whenever it or the kitchen changes. */
+import dayjs from 'dayjs'
+import { nanoid } from 'nanoid'
+import { defineStore } from 'pinia'
+import { computed, shallowRef, watch } from 'vue'
+import { parseTicket } from '#core/formats/ticketSchema'
+import { InvalidInputError } from '#core/formats/problem'
+import { cutById } from '#core/meat/cuts'
+import { pieceName } from '#core/meat/piece'
+import type { MethodKind } from '#core/method/methods'
+import type { Plan } from '#core/plan/plan'
+import { beefDish } from '#core/service/beef'
+import type { Dish, Kitchen } from '#core/service/dish'
+import type { Service } from '#core/service/schedule'
+import { dishesOf, kitchenOf, MOST_LINES, type Ticket } from '#core/service/ticket'
+import { hireWorker, Latest, type Hand } from '../workers/planner'
+import { useDraft } from './draft'
+import { kept } from './kept'
+import { useKit } from './kit'
+import { useMethods } from './methods'
+
+export const MOMENT = 'YYYY-MM-DDTHH:mm'
+const SUPPER_H = 19.5
+/** g of raw beef, a usual plate; common practice, no source. */
+const PLATE_G = 225
+
+function nextSupper(): string {
+  const today = dayjs().startOf('day').add(SUPPER_H, 'hour')
+  return (today.isBefore(dayjs().add(2, 'hour')) ? today.add(1, 'day') : today).format(MOMENT)
+}
+
+interface Question {
+  readonly key: string
+  readonly dishes: readonly Dish[]
+  readonly kitchen: Kitchen
+}
+
+export const usePass = defineStore('pass', () => {
+  const draft = useDraft()
+  const kit = useKit()
+  const methods = useMethods()
+
+  const example = (): Ticket => {
+    const { count, weightG } = draft.request.piece
+    const recipes = ['roast-potatoes', 'broccoli', 'pan-sauce']
+    return {
+      serveAt: nextSupper(),
+      diners: Math.min(40, Math.max(1, Math.round((count * weightG) / PLATE_G))),
+      cooks: 1,
+      lines: recipes.map(recipe => ({ id: recipe, recipe }))
+    }
+  }
+  const ticket = kept<Ticket>('macellaio.ticket', example, parseTicket)
+  /** Whether a cook has had a hand in it: an example gets its beef by itself. */
+  const touched = kept<boolean>(
+    'macellaio.ticket.touched',
+    () => false,
+    stored => stored === true
+  )
+  /** Calls that have been done, by their ids. */
+  const done = kept<readonly string[]>(
+    'macellaio.ticket.done',
+    () => [],
+    stored => (Array.isArray(stored) ? stored.filter(id => typeof id === 'string') : [])
+  )
+  const undoable = shallowRef<Ticket | null>(null)
+
+  const dishes = computed(() => dishesOf(ticket.value, kit.kit))
+  const kitchen = computed(() => kitchenOf(ticket.value, kit.kit))
+  const keyOf = (): string => JSON.stringify([dishes.value, kitchen.value])
+  const laid = shallowRef<{ readonly key: string; readonly service: Service } | null>(null)
+  const failed = shallowRef(false)
+  /** Null while it is being laid out. */
+  const service = computed(() => (laid.value?.key === keyOf() ? laid.value.service : null))
+  const stale = computed(() => laid.value?.service ?? null)
+
+  let hand: Hand | null = null
+  const latest = new Latest<Question, Service>(
+    ({ dishes: what, kitchen: where }) => (hand ??= hireWorker()).remote.service(what, where) as Promise<Service>,
+    ({ key }, found) => {
+      failed.value = false
+      laid.value = { key, service: found }
+    },
+    () => (failed.value = true)
+  )
+  /** Only while somebody looks. */
+  const watched = shallowRef(false)
+  watch([dishes, kitchen, watched], () => {
+    if (watched.value && service.value === null) latest.put({ key: keyOf(), dishes: dishes.value, kitchen: kitchen.value })
+  })
+
+  /** @returns what is wrong; null once it stands */
+  function put(next: Ticket): string | null {
+    try {
+      const checked = parseTicket(next)
+      undoable.value = ticket.value
+      ticket.value = checked
+      touched.value = true
+      return null
+    } catch (error) {
+      if (error instanceof InvalidInputError) return error.problems[0].message
+      throw error
+    }
+  }
+  const change = (part: Partial<Ticket>): string | null => put({ ...ticket.value, ...part })
+  const full = computed(() => ticket.value.lines.length >= MOST_LINES)
+  const add = (line: { readonly recipe: string } | { readonly dish: Dish }): string | null =>
+    change({ lines: [...ticket.value.lines, { id: nanoid(8), ...line }] })
+  const remove = (id: string): string | null => change({ lines: ticket.value.lines.filter(l => l.id !== id) })
+  function undo(): void {
+    if (undoable.value === null) return
+    ticket.value = undoable.value
+    undoable.value = null
+  }
+  function tick(id: string): void {
+    done.value = done.value.includes(id) ? done.value.filter(d => d !== id) : [...done.value, id]
+  }
+  const untick = (): void => void (done.value = [])
+
+  /** The plan as it stands at the fire, put on the ticket; one of the same piece and way is replaced. */
+  function putBeef(kind: MethodKind, plan: Plan): string | null {
+    const { request } = draft
+    const cut = cutById(request.piece.cutId)
+    const { count } = request.piece
+    const name = `${count > 1 ? `${count} × ` : ''}${cut ? pieceName(request.piece, cut) : 'Beef'}, ${kind}`
+    const dish = beefDish('beef', name, request, kind, methods.turned[kind] ?? {}, plan, ticket.value.diners)
+    const others = ticket.value.lines.filter(l => !('dish' in l && l.dish.kind === 'beef' && l.dish.name === name))
+    return change({ lines: [{ id: nanoid(8), dish }, ...others] })
+  }
+
+  return {
+    ticket,
+    touched,
+    done,
+    undoable,
+    dishes,
+    service,
+    stale,
+    failed,
+    watched,
+    full,
+    put,
+    change,
+    add,
+    remove,
+    undo,
+    tick,
+    untick,
+    putBeef
+  }
+})
