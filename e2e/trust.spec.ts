@@ -82,6 +82,7 @@ const PLACES = [
   '/fire/way/roast',
   '/fire/doneness',
   '/fire/kit',
+  '/pass',
   '/stove',
   '/book',
   '/book/demo-strip-galley'

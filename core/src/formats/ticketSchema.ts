@@ -32,6 +32,7 @@ const stepShape = yup
       .oneOf([...TOOLS, null], `One of ${TOOLS.join(', ')}, or null.`),
     ovenC: yup.tuple([degrees, degrees]).optional().default(undefined),
     seconds,
+    ahead: yup.number().strict().typeError('This needs seconds.').min(0).max(LONGEST_S).optional(),
     hands: pair,
     stands: pair.test({ name: 'rising', message: 'As good for no longer than it may stand at all.', test: ([well, most]) => well <= most })
   })

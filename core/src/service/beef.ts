@@ -44,18 +44,19 @@ export function beefDish(
 ): Dish {
   const heats = kind === 'pan sear' ? {} : heatsOf(request, { kind, dials })
   const joint = request.piece.form === 'roast'
-  const stages = plan.phases.map((span): Step => stageStep(span, kind, heats, joint))
+  const panS = plan.phases.some(p => TOOL_OF[p.phase] === 'ring') ? panAhead(request, kind, dials, plan.phases) : 0
+  const stages = plan.phases.map((span, i): Step => {
+    const step = stageStep(span, kind, heats, joint)
+    const hot = i > 0 && TOOL_OF[plan.phases[i - 1].phase] === 'ring'
+    return step.tool === 'ring' && !hot ? { ...step, ahead: panS } : step
+  })
   const carve = CARVE_S + CARVE_EACH_S * diners
   return {
     id,
     name,
     kind: 'beef',
     pullC: plan.pull.core,
-    steps: [
-      ...panFirst(request, kind, dials, plan),
-      ...stages,
-      { what: 'Carve', tool: null, seconds: carve, hands: [carve, 0], stands: [PLATE_S, 5 * 60] }
-    ]
+    steps: [...stages, { what: 'Carve', tool: null, seconds: carve, hands: [carve, 0], stands: [PLATE_S, 5 * 60] }]
   }
 }
 
@@ -76,11 +77,11 @@ function stageStep(span: PhaseSpan, kind: MethodKind, heats: Heats, joint: boole
   }
 }
 
-/** The pan on its ring before the beef; where it goes elsewhere first, the pan heats when its turn comes and takes no other's ring. */
-function panFirst(request: PlanRequest, kind: MethodKind, dials: Dialled, { phases }: Pick<Plan, 'phases'>): Step[] {
-  if (TOOL_OF[phases[0].phase] !== 'ring') return []
+/** Until the pan under it is hot, s. */
+function panAhead(request: PlanRequest, kind: MethodKind, dials: Dialled, phases: Plan['phases']): number {
+  if (kind !== 'pan sear') return Math.round(preheatsOf(request, { kind, dials }, phases).pan)
   const [pan, ring] = [panOf(request), ringOf(request)]
-  const alone = pan && ring ? preheatSeconds(pan, ring, request.panC, request.room.temperatureC) : null
-  const seconds = Math.round(kind === 'pan sear' ? (alone ?? 240) : preheatsOf(request, { kind, dials }, phases).pan)
-  return [{ what: 'Heat the pan', tool: 'ring', seconds, hands: [30, 0], stands: [0, 0] }]
+  return Math.round((pan && ring ? preheatSeconds(pan, ring, request.panC, request.room.temperatureC) : null) ?? PAN_S)
 }
+/** A pan of which nothing is known. */
+const PAN_S = 4 * 60

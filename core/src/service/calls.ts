@@ -58,7 +58,12 @@ export function callsOf(
     // What begins by itself has been called as the end of what went before.
     const before = p.dish.steps.at(p.index - 1)
     const called = p.dish.pullC !== undefined && p.index > 0 && idle(step) && before !== undefined && before.tool !== null
-    return [...(called ? [] : [call('on', p.from, step.what, p.by[0])]), ...(then ? [call('off', p.to, then, p.by[1] ?? p.by[0])] : [])]
+    const pan = step.ahead ? [call('pan', p.from - step.ahead, 'Heat the pan', null)] : []
+    return [
+      ...pan,
+      ...(called ? [] : [call('on', p.from, step.what, p.by[0])]),
+      ...(then ? [call('off', p.to, then, p.by[1] ?? p.by[0])] : [])
+    ]
   })
   const plate: Call[] = placed.length > 0 ? [{ id: 'plate', at: -PLATE_S, text: 'Plate up', dishId: null, by: null }] : []
   return [...lit, ...ovens, ...steps, ...plate].sort((a, b) => a.at - b.at)

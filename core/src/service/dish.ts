@@ -15,6 +15,8 @@ export interface Step {
   /** What an oven may be set to meanwhile. */
   readonly ovenC?: readonly [least: number, most: number]
   readonly seconds: number
+  /** So long before it its tool is taken already: an empty pan grows hot, s. */
+  readonly ahead?: number
   /** How much of that keeps the cook's hands, at its beginning and before its end. */
   readonly hands: readonly [atFirst: number, atLast: number]
   /** How long it may wait for what comes next, or to be served: and is as good, and at all. */

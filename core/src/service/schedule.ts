@@ -23,15 +23,19 @@ export interface Placed {
 
 export type Problem =
   | { readonly kind: 'no tool'; readonly dish: Dish; readonly tool: Tool }
-  /** @property because without one of these it need not */
-  | {
-      readonly kind: 'stands too long'
-      readonly dish: Dish
-      readonly step: Step
-      readonly stands: number
-      readonly because: readonly Dish[]
-    }
+  | StandsTooLong
   | { readonly kind: 'before its pan'; readonly dish: Dish; readonly earlyS: number }
+
+export interface StandsTooLong {
+  readonly kind: 'stands too long'
+  readonly dish: Dish
+  readonly step: Step
+  readonly stands: number
+  /** Without one of these it need not. */
+  readonly because: readonly Dish[]
+  /** Nor with one cook more. */
+  readonly forHands: boolean
+}
 
 export interface Service {
   /** In the order in which they begin. */
@@ -43,7 +47,7 @@ export interface Service {
 
 /** Up to here every order is tried; beyond it, swaps from several beginnings. */
 const ALL_ORDERS_TO = 6
-const BEGINNINGS = 4
+const BEGINNINGS = 12
 const SEED = 71
 
 export function schedule(dishes: readonly Dish[], kitchen: Kitchen): Service {
@@ -51,34 +55,48 @@ export function schedule(dishes: readonly Dish[], kitchen: Kitchen): Service {
   let order: readonly Dish[] = []
   let least = Infinity
   const consider = (tried: readonly Dish[]): number => {
-    const laid = layBest(tried, kitchen)
+    const laid = layBest(tried, kitchen, least)
     if (laid.cost < least - 1e-9) [best, order, least] = [laid, [...tried], laid.cost]
     return laid.cost
   }
   if (dishes.length <= ALL_ORDERS_TO) for (const tried of orders(dishes)) consider(tried)
   else climb(dishes, consider)
   const placed = [...best.placed].sort((a, b) => a.from - b.from || a.to - b.to)
-  const problems = best.problems.map(p => (p.kind === 'stands too long' ? { ...p, because: inTheWayOf(p, order, kitchen) } : p))
-  return { placed, problems, begins: placed.length > 0 ? placed[0].from : 0 }
+  const problems = best.problems.map(p => (p.kind === 'stands too long' ? { ...p, ...causesOf(p, order, kitchen) } : p))
+  return { placed, problems, begins: Math.min(0, ...placed.map(beginsAt)) }
 }
 
 /** Shares of what the beef may wait after its rest. */
-const LONGER_RESTS = [0.25, 0.5, 0.75, 1]
+const LONGER_RESTS = [0.1, 0.25, 0.5, 0.75, 1]
+/** An order so much worse than the best is not helped by a longer rest. */
+const HOPELESS = 60
 
-/** A sauce in the beef’s pan may be worth a longer rest. */
-function layBest(order: readonly Dish[], kitchen: Kitchen): Laid {
+/**
+ * A longer rest of the beef frees hands and its pan: tried where something does not come out.
+ * @param least cost of the best so far
+ */
+function layBest(order: readonly Dish[], kitchen: Kitchen, least = Infinity): Laid {
   const laid = lay(order, kitchen, 0)
-  if (!laid.problems.some(p => p.kind === 'before its pan')) return laid
+  if (laid.problems.length === 0 || laid.cost > least + HOPELESS || !order.some(d => d.kind === 'beef')) return laid
   return LONGER_RESTS.map(wait => lay(order, kitchen, wait)).reduce((a, b) => (b.cost < a.cost - 1e-9 ? b : a), laid)
 }
 
-/** Without which of the others it would not stand so long. */
-function inTheWayOf({ dish }: Problem, order: readonly Dish[], kitchen: Kitchen): Dish[] {
-  return order.filter(other => {
-    if (other === dish) return false
-    const without = order.filter(d => d !== other)
-    return !lay(without, kitchen, 0).problems.some(p => p.kind === 'stands too long' && p.dish === dish)
-  })
+/** Without which of the others it would not stand so long, and whether it would with more hands. */
+function causesOf({ dish }: StandsTooLong, order: readonly Dish[], kitchen: Kitchen): Pick<StandsTooLong, 'because' | 'forHands'> {
+  const stillIn = ({ problems }: Laid): boolean => problems.some(p => p.kind === 'stands too long' && p.dish === dish)
+  const others = order.filter(d => d !== dish)
+  return {
+    because: others.filter(
+      other =>
+        !stillIn(
+          layBest(
+            order.filter(d => d !== other),
+            kitchen
+          )
+        )
+    ),
+    forHands: !stillIn(layBest(order, { ...kitchen, cooks: kitchen.cooks + 1 }))
+  }
 }
 
 /** Swaps of two, for as long as one helps; the beef chooses first in the first of the beginnings. */
@@ -216,13 +234,20 @@ function wantsOf(block: readonly Block[], lanes: Record<Tool, Lane[]>, hands: re
   const wants: Want[] = []
   let after = 0
   for (const { step, index } of block) {
-    const { tool, seconds, ovenC } = step
+    const { tool, seconds, ovenC, ahead = 0 } = step
     const before = wants.findIndex(w => w.part === 'tool' && w.of.has(index - 1))
     if (tool !== null && before >= 0 && block.find(b => b.index === index - 1)?.step.tool === tool && !ovenC) {
       const w = wants[before]
       wants[before] = { ...w, seconds: w.seconds + seconds, of: new Set([...w.of, index]) }
     } else if (tool !== null) {
-      wants.push({ among: lanes[tool], after, seconds, ...(ovenC ? { ovenC } : {}), part: 'tool', of: new Set([index]) })
+      wants.push({
+        among: lanes[tool],
+        after: after - ahead,
+        seconds: seconds + ahead,
+        ...(ovenC ? { ovenC } : {}),
+        part: 'tool',
+        of: new Set([index])
+      })
     }
     const [first, last] = step.hands
     if (first > 0) wants.push({ among: hands, after, seconds: Math.min(first, seconds), part: 'first', of: new Set([index]) })
@@ -256,7 +281,7 @@ function take(want: Want, start: number): Lane {
 
 function standsTooLong({ dish, index, stands }: Placed): Problem[] {
   const step = dish.steps[index]
-  return stands > step.stands[1] + 1 ? [{ kind: 'stands too long', dish, step, stands, because: [] }] : []
+  return stands > step.stands[1] + 1 ? [{ kind: 'stands too long', dish, step, stands, because: [], forHands: false }] : []
 }
 
 /** A sauce in the beef's pan begins on its ring when a piece has left one. */
@@ -272,6 +297,9 @@ function beforeItsPan(placed: readonly Placed[]): Problem[] {
   })
 }
 
+/** Its pan and all. */
+export const beginsAt = ({ dish, index, from }: Placed): number => from - (dish.steps[index].ahead ?? 0)
+
 const BEEF_COUNTS = 3
 const PROBLEM = 10
 
@@ -286,6 +314,6 @@ function costOf(placed: readonly Placed[], problems: readonly Problem[]): number
     const over = p.kind === 'stands too long' ? p.stands - p.step.stands[1] : p.kind === 'before its pan' ? p.earlyS : 3600
     return sum + (PROBLEM + over / 60) * (p.dish.kind === 'beef' ? BEEF_COUNTS : 1)
   }, 0)
-  const begins = Math.min(0, ...placed.map(p => p.from))
+  const begins = Math.min(0, ...placed.map(beginsAt))
   return standing + beyond - begins / 36000
 }

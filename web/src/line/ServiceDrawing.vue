@@ -3,7 +3,7 @@
 import { useElementSize } from '@vueuse/core'
 import dayjs from 'dayjs'
 import { computed, useTemplateRef } from 'vue'
-import type { Placed, Service } from '#core/service/schedule'
+import { beginsAt, type Placed, type Service } from '#core/service/schedule'
 import { scale } from './axes'
 
 const props = defineProps<{
@@ -125,6 +125,17 @@ const label = computed(
             :y1="BAR / 2"
             :y2="BAR / 2"
           />
+          <rect
+            v-if="p.dish.steps[p.index].ahead"
+            class="ahead"
+            :x="x(beginsAt(p))"
+            :width="Math.max(2, x(p.from) - x(beginsAt(p)) - 1)"
+            :y="4"
+            :height="BAR - 8"
+            rx="2"
+          >
+            <title>Heat the pan, {{ dayjs(serveAt).add(beginsAt(p), 'second').format('HH:mm') }}</title>
+          </rect>
           <g class="bar" :class="look(p)">
             <rect :x="x(p.from)" :width="Math.max(2, x(p.to) - x(p.from) - 1)" :y="0" :height="BAR" rx="2">
               <title>{{ p.dish.steps[p.index].what }}, {{ dayjs(serveAt).add(p.from, 'second').format('HH:mm') }}</title>
@@ -141,8 +152,8 @@ const label = computed(
             v-for="p in t.parts"
             :key="`${p.dish.id} ${p.index}`"
             :class="look(p)"
-            :x="x(p.from)"
-            :width="Math.max(2, x(p.to) - x(p.from) - 1)"
+            :x="x(beginsAt(p))"
+            :width="Math.max(2, x(p.to) - x(beginsAt(p)) - 1)"
             :y="2"
             :height="12"
           />
@@ -236,6 +247,9 @@ rect.grill,
 rect.bath,
 .bath rect {
   fill: #3f6670;
+}
+.ahead {
+  fill: #e9c9b0;
 }
 .by-hand rect {
   fill: #c3ccc7;

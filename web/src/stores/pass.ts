@@ -21,6 +21,8 @@ import { useMethods } from './methods'
 
 export const MOMENT = 'YYYY-MM-DDTHH:mm'
 const SUPPER_H = 19.5
+/** So long after the serving an evening is over. */
+const OVER_H = 3
 /** g of raw beef, a usual plate; common practice, no source. */
 const PLATE_G = 225
 
@@ -115,6 +117,14 @@ export const usePass = defineStore('pass', () => {
   function tick(id: string): void {
     done.value = done.value.includes(id) ? done.value.filter(d => d !== id) : [...done.value, id]
   }
+  /** A ticket of another evening is for the next one, at the same time, with nothing done. */
+  function renew(): void {
+    const at = dayjs(ticket.value.serveAt)
+    if (!at.isBefore(dayjs().subtract(OVER_H, 'hour'))) return
+    const today = dayjs().hour(at.hour()).minute(at.minute())
+    ticket.value = { ...ticket.value, serveAt: (today.isBefore(dayjs()) ? today.add(1, 'day') : today).format(MOMENT) }
+    done.value = []
+  }
   const untick = (): void => void (done.value = [])
 
   /** The plan as it stands at the fire, put on the ticket; one of the same piece and way is replaced. */
@@ -146,6 +156,7 @@ export const usePass = defineStore('pass', () => {
     undo,
     tick,
     untick,
+    renew,
     putBeef
   }
 })

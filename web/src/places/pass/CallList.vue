@@ -103,5 +103,22 @@ time {
   input {
     display: none;
   }
+  label {
+    grid-template-columns: 84px minmax(0, 1fr);
+    padding: 3pt 0;
+  }
+  .calls time.figure {
+    font-size: 20pt !important;
+  }
+  .ticked .what,
+  .ticked time {
+    text-decoration: none;
+  }
+  .what {
+    font-size: 14pt;
+  }
+  li {
+    break-inside: avoid;
+  }
 }
 </style>

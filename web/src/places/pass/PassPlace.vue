@@ -33,6 +33,7 @@ const clock = useNow({ interval: 5000 })
 
 onMounted(() => {
   pass.watched = true
+  pass.renew()
   if (!pass.touched && pass.ticket.lines.every(l => 'recipe' in l)) void takeFromFire()
 })
 onUnmounted(() => (pass.watched = false))
@@ -61,7 +62,7 @@ const names = computed(() => new Map(pass.dishes.map(d => [d.id, d.name])))
 const serve = computed(() => dayjs(pass.ticket.serveAt))
 const now = computed(() => dayjs(clock.value).diff(serve.value, 'second'))
 const first = computed(() => calls.value.at(0)?.at ?? 0)
-const begun = computed(() => pass.done.length > 0)
+const begun = computed(() => calls.value.some(c => pass.done.includes(c.id)))
 /** It should have begun by now, and nobody has. */
 const lateBy = computed(() => (shown.value && !begun.value && now.value > first.value ? now.value - first.value : 0))
 const soonest = computed(() => {
@@ -189,7 +190,9 @@ async function open(event: Event): Promise<void> {
 
     <aside class="slate" aria-label="Calls">
       <div class="top">
-        <h2>Calls</h2>
+        <h2>
+          Calls<span class="only-print">: on the table at {{ serve.format('HH:mm') }}, for {{ pass.ticket.diners }}</span>
+        </h2>
         <span class="quiet" role="status">{{ stale && pass.dishes.length > 0 ? 'laying it out…' : '' }}</span>
       </div>
       <call-list

@@ -17,7 +17,9 @@ function say(p: Problem): string {
       return `${p.dish.name} would have to begin ${time(p.earlyS)} before the beef is out of its pan: make it in another pan, or rest the beef longer.`
     case 'stands too long': {
       const others = p.because.map(d => `“${d.name}”`)
-      const why = others.length > 0 ? ` In its way: ${others.join(' or ')}.` : ' More hands, or one dish fewer, would help.'
+      const way = others.length > 0 ? ` In its way: ${others.join(' or ')}.` : ''
+      const hands = p.forHands ? ' With one cook more it would come out.' : ''
+      const why = way + hands || ' That is too much at once for this kitchen.'
       return `${p.dish.name} would stand ${time(p.stands)} after “${p.step.what}”, and is good for ${time(p.step.stands[1])}.${why}`
     }
   }

@@ -48,7 +48,7 @@ const choices = computed(() => {
           <p v-if="r.amounts" class="quiet">{{ r.amounts }}</p>
           <p v-if="r.caution" class="caution">{{ r.caution }}</p>
         </div>
-        <button type="button" class="no-print" :aria-label="`Take ${r.name} off the ticket`" @click="emit('remove', r.id)">Take off</button>
+        <button type="button" class="no-print" :aria-label="`Take off ${r.name}`" @click="emit('remove', r.id)">Take off</button>
       </li>
     </ul>
     <pick-field

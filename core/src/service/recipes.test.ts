@@ -1,0 +1,147 @@
+/** The book of sides and sauces, the water under them, and a plan as a dish. */
+import { describe, expect, it } from 'vitest'
+import { readTicket, writeTicket } from '#core/formats/ticketSchema'
+import { InvalidInputError } from '#core/formats/problem'
+import { READY_KITS } from '#core/kit/kit'
+import { planFor } from '#core/plan/everyMethod'
+import type { Planned } from '#core/plan/compare'
+import { FIRST_REQUEST } from '#core/plan/firstRequest'
+import type { MethodKind } from '#core/method/methods'
+import { beefDish } from './beef'
+import { callsOf } from './calls'
+import { amountsFor, dishOf } from './recipe'
+import { recipeById, RECIPES } from './recipes'
+import { schedule } from './schedule'
+import { dishesOf, kitchenOf, ownDish, type Ticket } from './ticket'
+import { boilSeconds, reduceSeconds } from './water'
+
+const MIN = 60
+const [galley, home, , onePan] = READY_KITS.map(k => k.kit)
+
+describe('water and a ring', () => {
+  it('two litres on a strong ring boil in 7 to 10 minutes, on a weak one in about twice that (common practice, no source)', () => {
+    expect(boilSeconds(2, 1500) / MIN).toBeGreaterThan(7)
+    expect(boilSeconds(2, 1500) / MIN).toBeLessThan(10)
+    expect(boilSeconds(2, 750)).toBeCloseTo(2 * boilSeconds(2, 1500), 6)
+  })
+  it('a quarter of a litre reduced by half takes 3 to 6 minutes turned right up; by four fifths longer by 1.6 (common practice, no source)', () => {
+    expect(reduceSeconds(0.25, 0.5, 1500) / MIN).toBeGreaterThan(3)
+    expect(reduceSeconds(0.25, 0.5, 1500) / MIN).toBeLessThan(6)
+    expect(reduceSeconds(0.25, 0.2, 1500) / reduceSeconds(0.25, 0.5, 1500)).toBeCloseTo(1.6, 6)
+  })
+})
+
+describe('the book of sides and sauces', () => {
+  it.each(RECIPES.map(r => [r.name, r] as const))(
+    '%s: for 2 or for 12, every step takes time, hands no longer than it, and it can be served',
+    (_, recipe) => {
+      for (const diners of [2, 12]) {
+        const dish = dishOf('d', recipe, { diners, ringW: 1500 })
+        for (const step of dish.steps) {
+          expect(step.seconds).toBeGreaterThan(0)
+          expect(step.hands[0]).toBeLessThanOrEqual(step.seconds)
+          expect(step.stands[0]).toBeLessThanOrEqual(step.stands[1])
+        }
+        expect(dish.steps.at(-1)!.stands[1]).toBeGreaterThan(2 * MIN)
+        expect(
+          schedule([dish], kitchenOf({ serveAt: '', diners, cooks: 1, lines: [] }, galley)).problems.filter(
+            p => p.kind !== 'before its pan'
+          )
+        ).toEqual([])
+      }
+    }
+  )
+  it('amounts go with the guests, rounded as a cook weighs; yolks come whole', () => {
+    const amounts = amountsFor(recipeById('egg-butter')!, 5)
+    expect(amounts[0]).toEqual({ what: 'egg yolks', amount: 3, unit: '' })
+    expect(amounts[1].amount).toBe(230)
+    expect(amountsFor(recipeById('mash')!, 4)[0].amount).toBe(1000)
+  })
+  it('more guests take longer at the board, on the boil and to reduce; a stronger ring is sooner', () => {
+    const length = (id: string, diners: number, ringW: number): number =>
+      dishOf('d', recipeById(id)!, { diners, ringW }).steps.reduce((sum, s) => sum + s.seconds, 0)
+    for (const id of ['mash', 'broccoli', 'pan-sauce', 'pepper-cream']) {
+      expect(length(id, 10, 1500)).toBeGreaterThan(length(id, 3, 1500))
+      expect(length(id, 6, 2250)).toBeLessThan(length(id, 6, 1000))
+    }
+  })
+})
+
+describe('a plan as a dish', () => {
+  const dishFor = (kind: MethodKind, request = FIRST_REQUEST) => {
+    const found = planFor(request, kind, {}) as Planned
+    return { plan: found.plan, dish: beefDish('beef', 'Strip', request, kind, {}, found.plan, 4) }
+  }
+  it.each(['pan sear', 'sear then oven', 'oven then sear', 'two-zone grill', 'bath then sear'] as const)(
+    '%s: as long as the plan, on the tools that it needs',
+    kind => {
+      const { plan, dish } = dishFor(kind)
+      const stages = dish.steps.filter(s => s.what !== 'Carve')
+      expect(stages.reduce((sum, s) => sum + s.seconds, 0)).toBeCloseTo(plan.carve.time, -1)
+      expect(dish.pullC).toBe(plan.pull.core)
+      const tools = new Set(dish.steps.map(s => s.tool))
+      expect(tools.has('ring')).toBe(kind !== 'two-zone grill')
+      expect(tools.has('oven')).toBe(kind.includes('oven'))
+      expect(tools.has('grill')).toBe(kind.includes('grill'))
+      // A pan is hot before it is needed, first or last; once hot it needs no more.
+      expect(dish.steps.filter(s => (s.ahead ?? 0) > 60)).toHaveLength(tools.has('ring') ? 1 : 0)
+      // What is seared goes on at once: nothing waits between the fire and the rest.
+      dish.steps.filter(s => s.tool === 'ring' || s.tool === 'grill').forEach(s => expect(s.stands[1]).toBe(0))
+    }
+  )
+  it('with chips beside a slow oven the clash is told, with who is in the way; fried they fit', () => {
+    const { dish } = dishFor('oven then sear')
+    const kitchen = kitchenOf({ serveAt: '', diners: 4, cooks: 1, lines: [] }, galley)
+    const side = (id: string) => dishOf('chips', recipeById(id)!, { diners: 4, ringW: 1500 })
+    const clash = schedule([dish, side('oven-chips')], kitchen)
+    expect(clash.problems).toMatchObject([{ kind: 'stands too long', dish: { id: 'chips' }, because: [{ id: 'beef' }], forHands: false }])
+    expect(schedule([dish, side('fried-chips')], kitchen).problems).toEqual([])
+  })
+  it('the oven is called for what is in it, and the beef out by its core', () => {
+    const { dish, plan } = dishFor('sear then oven')
+    const calls = callsOf(
+      schedule([dish], kitchenOf({ serveAt: '', diners: 4, cooks: 1, lines: [] }, galley)),
+      'gas',
+      c => `${Math.round(c)} C`
+    )
+    expect(calls.map(c => c.text).filter(t => t.startsWith('Set the oven'))).toHaveLength(1)
+    expect(calls.some(c => c.text.startsWith(`Out at ${Math.round(plan.pull.core)} C: rest`))).toBe(true)
+    expect(calls.at(-1)!.text).toBe('Plate up')
+  })
+})
+
+describe('a ticket', () => {
+  const ticket: Ticket = {
+    serveAt: '2026-11-26T19:30',
+    diners: 6,
+    cooks: 2,
+    lines: [
+      { id: 'a', recipe: 'mash' },
+      { id: 'b', dish: ownDish('b', 'Dumplings', { tool: 'oven', seconds: 1500, busy: false, ovenC: 200 }) }
+    ]
+  }
+  it('goes out and comes in the same', () => {
+    expect(readTicket(JSON.parse(JSON.stringify(writeTicket(ticket))))).toEqual(ticket)
+  })
+  it.each([
+    ['another file', { format: 'something' }, 'must say'],
+    ['a day that is none', { ...writeTicket(ticket), serveAt: '2026-02-30T19:30' }, 'no such day'],
+    ['half a guest', { ...writeTicket(ticket), diners: 2.5 }, 'whole number'],
+    ['a recipe of another book', { ...writeTicket(ticket), lines: [{ id: 'a', recipe: 'lobster' }] }, 'no recipe “lobster”'],
+    ['one id twice', { ...writeTicket(ticket), lines: [ticket.lines[0], ticket.lines[0]] }, 'one id'],
+    [
+      'a step without an end',
+      { ...writeTicket(ticket), lines: [{ id: 'b', dish: { id: 'b', name: 'x', kind: 'own', steps: [{}] } }] },
+      'seconds'
+    ]
+  ])('%s is refused, and where', (_, file, says) => {
+    expect(() => readTicket(file)).toThrow(InvalidInputError)
+    expect(() => readTicket(file)).toThrow(says)
+  })
+  it('is laid out in the kitchen that there is: two settings of one oven are one oven, and what is not there is missed', () => {
+    expect(kitchenOf(ticket, galley).tools.oven).toHaveLength(1)
+    expect(kitchenOf(ticket, home).tools.ring).toHaveLength(2)
+    const { problems } = schedule(dishesOf(ticket, onePan), kitchenOf(ticket, onePan))
+    expect(problems).toMatchObject([{ kind: 'no tool', tool: 'oven', dish: { name: 'Dumplings' } }])
+  })
+})

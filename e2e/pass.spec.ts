@@ -1,0 +1,100 @@
+/** The Pass: everything on the ticket lands at once, and what cannot is told. */
+import { expect, test, type Page } from '@playwright/test'
+import { App } from './app'
+
+let app: App
+test.beforeAll(async () => {
+  app = await App.start()
+})
+test.afterAll(() => app.stop())
+
+const calls = (page: Page) => page.getByRole('complementary', { name: 'Calls' }).getByRole('listitem')
+const laidOut = async (page: Page): Promise<void> => {
+  await expect(page.getByRole('complementary', { name: 'Calls' }).locator('ol')).toHaveAttribute('aria-busy', 'false', { timeout: 20_000 })
+}
+const minutes = (text: string): number => {
+  const [h, m] = text.split(':').map(Number)
+  return 60 * h + m
+}
+
+test('a first visit finds a supper laid out to the minute: in the order of time, all of it before the plates', async ({ page }) => {
+  await page.goto(`${app.url}/pass`)
+  await expect(calls(page).filter({ hasText: 'Carve' })).toBeVisible({ timeout: 20_000 })
+  await laidOut(page)
+  const times = (await page.locator('.calls time').allInnerTexts()).map(minutes)
+  times.slice(1).forEach((t, i) => expect(t).toBeGreaterThanOrEqual(times[i]))
+  const serve = minutes((await page.getByLabel('On the table at').inputValue()).slice(11))
+  expect(times.at(-1)).toBe(serve - 2)
+  await expect(calls(page).last()).toContainText('Plate up')
+})
+
+test('a slow oven and oven chips: the clash is told with what is in its way; taken off, it is gone, and undone it is back', async ({
+  page
+}) => {
+  await page.goto(`${app.url}/fire/way/oven%20then%20sear`)
+  await page.getByRole('button', { name: 'On the pass' }).click({ timeout: 20_000 })
+  await expect(page).toHaveURL(/\/pass$/)
+  await page.getByLabel('A side or a sauce').selectOption('oven-chips')
+  const problems = page.getByRole('alert').filter({ hasText: 'Oven chips' })
+  await expect(problems).toContainText(/Oven chips would stand .* In its way: .*oven then sear/, { timeout: 20_000 })
+  await page.getByRole('button', { name: 'Take off Oven chips' }).click()
+  await expect(problems).toHaveCount(0, { timeout: 20_000 })
+  await page.getByRole('button', { name: 'Undo the last change' }).click()
+  await expect(problems).toBeVisible({ timeout: 20_000 })
+})
+
+test('more guests weigh more; what is ticked and typed stays through a reload and a dead server; a later table is later for all', async ({
+  page
+}) => {
+  await page.goto(`${app.url}/pass`)
+  await expect(calls(page).filter({ hasText: 'Carve' })).toBeVisible({ timeout: 20_000 })
+  const ticket = page.getByRole('listitem').filter({ hasText: 'Small potatoes, roasted' }).first()
+  await page.getByRole('textbox', { name: 'At the table' }).fill('6')
+  await expect(ticket).toContainText('1.40 kg small potatoes')
+  await page.getByText('Something of your own').click()
+  await page.getByLabel('What it is').fill('Dumplings')
+  await page.getByLabel('How long').fill('25')
+  await page.getByRole('button', { name: 'Put it on' }).click()
+  const own = calls(page).filter({ hasText: 'Dumplings' })
+  await expect(own).toBeVisible({ timeout: 20_000 })
+  await laidOut(page)
+  const before = minutes(await own.locator('time').innerText())
+  await own.getByRole('checkbox').check()
+
+  await page.reload()
+  await expect(own.getByRole('checkbox')).toBeChecked({ timeout: 20_000 })
+  await page.route('**/api/**', route => route.abort())
+  await page.getByRole('button', { name: '5 min later' }).click()
+  await expect.poll(async () => minutes(await own.locator('time').innerText())).toBe(before + 5)
+  await page.getByRole('button', { name: /Units/ }).click()
+  await expect(ticket).toContainText('3.09 lb small potatoes')
+})
+
+test('a ticket file goes out and comes in; another file is refused and nothing is lost', async ({ page }) => {
+  await page.goto(`${app.url}/pass`)
+  await expect(calls(page).filter({ hasText: 'Carve' })).toBeVisible({ timeout: 20_000 })
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Ticket file', exact: true }).click()
+  ])
+  const path = await download.path()
+  await page.getByRole('button', { name: 'Take off Broccoli' }).click()
+  await expect(calls(page).filter({ hasText: 'Broccoli' })).toHaveCount(0, { timeout: 20_000 })
+  const file = page.getByLabel('Open a ticket file')
+  await file.setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"other"}') })
+  await expect(page.getByText(/That file cannot be used.*must say/)).toBeVisible()
+  await file.setInputFiles(path)
+  await expect(calls(page).filter({ hasText: 'Broccoli' }).first()).toBeVisible({ timeout: 20_000 })
+})
+
+test('a service that should have begun says so, and is moved to when it can be', async ({ page }) => {
+  await page.goto(`${app.url}/pass`)
+  await expect(calls(page).filter({ hasText: 'Carve' })).toBeVisible({ timeout: 20_000 })
+  const soon = new Date(Date.now() + 10 * 60_000)
+  const local = new Date(soon.getTime() - soon.getTimezoneOffset() * 60_000).toISOString().slice(0, 16)
+  await page.getByLabel('On the table at').fill(local)
+  const alert = page.getByRole('alert').filter({ hasText: 'should have begun' })
+  await expect(alert).toBeVisible()
+  await alert.getByRole('button', { name: /^Serve at/ }).click()
+  await expect(alert).toHaveCount(0)
+})
