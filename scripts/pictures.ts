@@ -54,8 +54,8 @@ async function atTheStove(page: Page): Promise<void> {
   await page.clock.runFor(35_000)
 }
 
-/** A rib joint half-way through its oven, its probe read once. */
-async function jointAtTheStove(page: Page): Promise<void> {
+/** A rib joint on the bench, planned. */
+async function joint(page: Page): Promise<void> {
   await page.evaluate(() => {
     const draft = JSON.parse(localStorage.getItem('macellaio.draft') ?? '{}') as object
     const piece = {
@@ -73,6 +73,22 @@ async function jointAtTheStove(page: Page): Promise<void> {
   })
   await page.reload()
   await worked(page)
+}
+
+/** With four sides and a sauce, six at the table and one to cook. */
+async function jointOnThePass(page: Page): Promise<void> {
+  await joint(page)
+  await page.getByRole('button', { name: 'On the pass' }).click()
+  await page.getByRole('textbox', { name: 'At the table' }).fill('6')
+  for (const recipe of ['carrots', 'horseradish']) {
+    await page.getByLabel('A side or a sauce').selectOption(recipe)
+    await settle(page)
+  }
+}
+
+/** The joint half-way through its oven, its probe read once. */
+async function jointAtTheStove(page: Page): Promise<void> {
+  await joint(page)
   await page.getByRole('button', { name: 'Begin at the stove' }).click()
   for (const seconds of [660, 235, 245, 2400]) {
     await settle(page)
@@ -111,6 +127,7 @@ await view('methods', '/fire/methods', async page => page.locator('[aria-label="
 const worked = (page: Page): Promise<void> => page.locator('.slate ul.sheet[aria-busy="false"]').waitFor({ timeout: 60_000 })
 await view('way', '/fire/way/sear%20then%20oven', worked)
 await view('stove-joint', '/fire/way/roast', jointAtTheStove)
+await view('pass', '/fire/way/roast', jointOnThePass)
 await view('pot', '/fire/way/pot', async page => {
   await worked(page)
   await page.locator('section.pot').scrollIntoViewIfNeeded()

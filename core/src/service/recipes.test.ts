@@ -1,7 +1,5 @@
 /** The book of sides and sauces, the water under them, and a plan as a dish. */
 import { describe, expect, it } from 'vitest'
-import { readTicket, writeTicket } from '#core/formats/ticketSchema'
-import { InvalidInputError } from '#core/formats/problem'
 import { READY_KITS } from '#core/kit/kit'
 import { planFor } from '#core/plan/everyMethod'
 import type { Planned } from '#core/plan/compare'
@@ -120,24 +118,6 @@ describe('a ticket', () => {
       { id: 'b', dish: ownDish('b', 'Dumplings', { tool: 'oven', seconds: 1500, busy: false, ovenC: 200 }) }
     ]
   }
-  it('goes out and comes in the same', () => {
-    expect(readTicket(JSON.parse(JSON.stringify(writeTicket(ticket))))).toEqual(ticket)
-  })
-  it.each([
-    ['another file', { format: 'something' }, 'must say'],
-    ['a day that is none', { ...writeTicket(ticket), serveAt: '2026-02-30T19:30' }, 'no such day'],
-    ['half a guest', { ...writeTicket(ticket), diners: 2.5 }, 'whole number'],
-    ['a recipe of another book', { ...writeTicket(ticket), lines: [{ id: 'a', recipe: 'lobster' }] }, 'no recipe “lobster”'],
-    ['one id twice', { ...writeTicket(ticket), lines: [ticket.lines[0], ticket.lines[0]] }, 'one id'],
-    [
-      'a step without an end',
-      { ...writeTicket(ticket), lines: [{ id: 'b', dish: { id: 'b', name: 'x', kind: 'own', steps: [{}] } }] },
-      'seconds'
-    ]
-  ])('%s is refused, and where', (_, file, says) => {
-    expect(() => readTicket(file)).toThrow(InvalidInputError)
-    expect(() => readTicket(file)).toThrow(says)
-  })
   it('is laid out in the kitchen that there is: two settings of one oven are one oven, and what is not there is missed', () => {
     expect(kitchenOf(ticket, galley).tools.oven).toHaveLength(1)
     expect(kitchenOf(ticket, home).tools.ring).toHaveLength(2)

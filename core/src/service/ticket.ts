@@ -21,7 +21,7 @@ export const COOKS_LIMITS = [1, 4] as const
 /** A dish of one's own may take from a minute to a day, s. */
 export const STEP_LIMITS_S = [60, 24 * 3600] as const
 
-export const scalingOf = ({ diners }: Ticket, kit: Kit): Scaling => ({ diners, ringW: Math.max(0, ...kit.rings.map(r => r.powerW)) || 1 })
+const scalingOf = ({ diners }: Ticket, kit: Kit): Scaling => ({ diners, ringW: Math.max(0, ...kit.rings.map(r => r.powerW)) || 1 })
 
 export const dishesOf = (ticket: Ticket, kit: Kit): Dish[] =>
   ticket.lines.flatMap(line => {
