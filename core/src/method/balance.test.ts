@@ -99,6 +99,31 @@ describe('the core does not hang on the resolution', () => {
   })
 })
 
+describe('a log is carried in long steps', () => {
+  const TENTH = { first: DEFAULT_STEPS.first / 10, longest: DEFAULT_STEPS.longest / 10, kelvin: DEFAULT_STEPS.kelvin / 10 }
+  const programs = [
+    [50, 3, 210, 20],
+    [62, 3, 120, 50],
+    [110, 2, 140, 110],
+    [110, 2, 220, 60],
+    [150, 1.2, 100, 230]
+  ] as const
+  it.each(programs)(
+    'of %d mm, %d times as long, at %d °C for %d min: steps a tenth as long move its core by less than 0.3 °C',
+    (mm, times, ovenC, minutes) => {
+      const setup = logSetup(mm, times)
+      const of = { ...setup, settings: { ...setup.settings, ovenC } }
+      const { heating, rest } = roast.program(of, minutes * 60)
+      const subject = roast.subject(of, 'coarse')
+      const usual = run(subject, [...heating, rest(1200)], KEEP_ENDS)
+      const fine = run(subject, [...heating, rest(1200)], KEEP_ENDS, TENTH)
+      expect(fine.steps).toBeGreaterThan(2 * usual.steps)
+      expect(Math.abs(fine.peak.core - usual.peak.core)).toBeLessThan(0.3)
+      expect(Math.abs(fine.loss - usual.loss)).toBeLessThan(0.003)
+    }
+  )
+})
+
 describe('nothing hangs on the last degree of a dial', () => {
   const setup = stripSetup({ thicknessMm: 38 })
   const answers = Array.from({ length: 13 }, (_, i) => {

@@ -90,4 +90,43 @@ describe('a hint from a plan much like it', () => {
       expect(Math.abs(hinted.free - plain.free) * plain.peakRate).toBeLessThan(0.2)
     }
   })
+
+  it('saves trials: of a problem moved a little, two coarse ones and one fine are enough', () => {
+    const runs: number[] = []
+    const counted = (free: number): Stage[] => {
+      runs.push(free)
+      return stages(free)
+    }
+    const { hint } = solveFree(problem(44))
+    const plain = solveFree(problem(46, { stages: counted }))
+    const from = runs.splice(0).length
+    const hinted = solveFree(problem(46, { stages: counted, hint }))
+    expect(Math.abs(hinted.run.peak.core - 46)).toBeLessThan(0.11)
+    expect(Math.abs(hinted.free - plain.free)).toBeLessThan(0.02 * plain.free)
+    expect(runs.length).toBeLessThanOrEqual(4)
+    expect(runs.length).toBeLessThan(from)
+  })
+
+  it('where the goal is beyond what can be had, the hint leads nowhere and the nearest is the answer all the same', () => {
+    const { hint } = solveFree(problem(44))
+    const { misses, free } = solveFree(problem(65, { hint }))
+    expect(misses).toBe('too cool at the most')
+    expect(free).toBe(3600)
+  })
+
+  it('keeps a program of whole numbers to the number that fits where it ends, not to the one it began with', () => {
+    // In spells of a minute: a whole number of them nearest to the time asked for.
+    const spellsOf = (free: number): number => Math.max(1, Math.round(free / 60))
+    let count: number | null = null
+    const told: (number | null)[] = []
+    const settle = (near: number | null): boolean => {
+      const before = count
+      count = near === null ? null : spellsOf(near)
+      told.push(count)
+      return count !== before
+    }
+    const { hint } = solveFree(problem(25))
+    const { free } = solveFree(problem(52, { settle, hint }))
+    expect(told.at(-1)).toBe(spellsOf(free))
+  })
 })

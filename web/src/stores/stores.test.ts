@@ -13,6 +13,7 @@ import { READY_KITS } from '#core/kit/kit'
 import { useDraft } from './draft'
 import { useGuests } from './guests'
 import { useKit } from './kit'
+import { usePass } from './pass'
 import type { PlanResult } from './planner'
 import { useMethods } from './methods'
 import { useUnits } from './units'
@@ -253,5 +254,63 @@ describe('one way looked at in full', () => {
     await answerNext()
     await answerNext()
     expect(methods.current('roast')).not.toBeNull()
+  })
+})
+
+describe('the ticket of the pass', () => {
+  const at = (when: string): void => void vi.setSystemTime(new Date(when))
+
+  it('is an example for whom the beef feeds, on the next evening there is time for', () => {
+    at('2026-11-26T12:00')
+    expect(usePass().ticket).toMatchObject({ serveAt: '2026-11-26T19:30', diners: 2, cooks: 1 })
+    storage.clear()
+    reload()
+    at('2026-11-26T18:30')
+    expect(usePass().ticket.serveAt).toBe('2026-11-27T19:30')
+  })
+
+  it('the plan of the same piece and way takes the place of the one before; of another way it is another dish', () => {
+    const pass = usePass()
+    pass.putBeef('pan sear', RESULT.plan)
+    pass.putBeef('pan sear', RESULT.plan)
+    const beef = () => pass.dishes.filter(d => d.kind === 'beef')
+    expect(beef()).toHaveLength(1)
+    expect(beef()[0].pullC).toBe(RESULT.plan.pull.core)
+    pass.putBeef('sear then oven', RESULT.plan)
+    expect(beef()).toHaveLength(2)
+  })
+
+  it('keeps what was changed through a reload, takes the last change back, and refuses what cannot be', () => {
+    const pass = usePass()
+    const before = pass.ticket
+    expect(pass.add({ recipe: 'rice' })).toBeNull()
+    reload()
+    const again = usePass()
+    expect(again.ticket.lines.at(-1)).toMatchObject({ recipe: 'rice' })
+    expect(again.change({ diners: 0 })).toMatch(/from 1 to 40/)
+    expect(again.ticket.diners).toBe(before.diners)
+    again.remove(again.ticket.lines[0].id)
+    again.undo()
+    expect(again.ticket.lines).toHaveLength(before.lines.length + 1)
+  })
+
+  it('of an evening gone by is for the next, with nothing done; of one under way it stays', () => {
+    at('2026-11-26T19:00')
+    const pass = usePass()
+    pass.change({ serveAt: '2026-11-26T19:30' })
+    pass.tick('x 0 on')
+    at('2026-11-26T21:00')
+    pass.renew()
+    expect(pass.ticket.serveAt).toBe('2026-11-26T19:30')
+    expect(pass.done).toEqual(['x 0 on'])
+    at('2026-11-27T10:00')
+    pass.renew()
+    expect(pass.ticket.serveAt).toBe('2026-11-27T19:30')
+    expect(pass.done).toEqual([])
+  })
+
+  it('what an older page left behind and cannot be used is an example again', () => {
+    storage.set('macellaio.ticket', JSON.stringify({ serveAt: 'soon', diners: 6, cooks: 1, lines: [] }))
+    expect(usePass().ticket.lines.length).toBeGreaterThan(1)
   })
 })
