@@ -73,8 +73,11 @@ const ticks = computed(() => {
   const minutes = -start.value / 60
   const every = [5, 10, 15, 30, 60, 120, 240, 480].find(m => minutes / m <= width.value / 90) ?? 720
   const serve = dayjs(props.serveAt)
-  const found: { at: number; label: string }[] = []
-  for (let m = 0; m * 60 <= -start.value; m += every) found.push({ at: -m * 60, label: serve.subtract(m, 'minute').format('HH:mm') })
+  const found: { at: number; label: string }[] = [{ at: 0, label: serve.format('HH:mm') }]
+  // Round times by the clock, clear of the serving's own.
+  const past = (serve.hour() * 60 + serve.minute()) % every
+  for (let m = past < every / 2 ? past + every : past; m * 60 <= -start.value; m += every)
+    found.push({ at: -m * 60, label: serve.subtract(m, 'minute').format('HH:mm') })
   return found
 })
 

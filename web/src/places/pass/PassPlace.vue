@@ -20,6 +20,7 @@ import CountField from '../../ui/CountField.vue'
 import { saveFile } from '../../ui/saveFile'
 import { askWorker } from '../../workers/planner'
 import CallList from './CallList.vue'
+import NextCall from './NextCall.vue'
 import OwnDish from './OwnDish.vue'
 import ProblemLines from './ProblemLines.vue'
 import TicketList from './TicketList.vue'
@@ -29,7 +30,7 @@ const draft = useDraft()
 const methods = useMethods()
 const kit = useKit()
 const units = useUnits()
-const clock = useNow({ interval: 5000 })
+const clock = useNow({ interval: 1000 })
 
 onMounted(() => {
   pass.watched = true
@@ -62,7 +63,11 @@ const names = computed(() => new Map(pass.dishes.map(d => [d.id, d.name])))
 const serve = computed(() => dayjs(pass.ticket.serveAt))
 const now = computed(() => dayjs(clock.value).diff(serve.value, 'second'))
 const first = computed(() => calls.value.at(0)?.at ?? 0)
+const next = computed(() => calls.value.find(c => !pass.done.includes(c.id)) ?? null)
 const begun = computed(() => calls.value.some(c => pass.done.includes(c.id)))
+/** Near enough to cook by; before that it is a plan, and the space bar is the page's own. */
+const live = computed(() => begun.value || (now.value > first.value - LIVE_S && now.value < LIVE_S))
+const LIVE_S = 45 * 60
 /** It should have begun by now, and nobody has. */
 const lateBy = computed(() => (shown.value && !begun.value && now.value > first.value ? now.value - first.value : 0))
 const soonest = computed(() => {
@@ -153,6 +158,7 @@ async function open(event: Event): Promise<void> {
       <service-drawing
         v-if="shown && shown.placed.length > 0"
         class="board"
+        :class="{ later: live }"
         :service="shown"
         :serve-at="pass.ticket.serveAt"
         :now="now"
@@ -195,6 +201,15 @@ async function open(event: Event): Promise<void> {
         </h2>
         <span class="quiet" role="status">{{ stale && pass.dishes.length > 0 ? 'laying it out…' : '' }}</span>
       </div>
+      <next-call
+        v-if="next && live && !stale"
+        :call="next"
+        :dish="next.dishId === null ? '' : (names.get(next.dishId) ?? '')"
+        :serve-at="pass.ticket.serveAt"
+        :now="now"
+        :begun="begun"
+        @done="pass.tick"
+      />
       <call-list
         :calls="calls"
         :names="names"

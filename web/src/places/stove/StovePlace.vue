@@ -15,9 +15,9 @@ import StoveCall, { LATE_S } from './StoveCall.vue'
 import StoveSide from './StoveSide.vue'
 import { SPOKEN } from './spoken'
 import { useAgainst } from './useAgainst'
-import { useCaller } from './useCaller'
+import { useCaller } from '../../ui/useCaller'
 import { askedOf, useForecast } from './useForecast'
-import { useStoveKeys } from './useStoveKeys'
+import { useSingleKeys } from '../../ui/useSingleKeys'
 
 const cook = useCook()
 const units = useUnits()
@@ -118,7 +118,7 @@ watch(
   { immediate: true }
 )
 
-useStoveKeys({
+useSingleKeys({
   ' ': () => act(),
   r: openReading,
   p: () => say({ kind: 'pulled' }),

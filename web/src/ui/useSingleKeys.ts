@@ -1,7 +1,7 @@
-/** Single keys at the stove, but not while something is being typed. */
+/** Single keys for a cook with one clean finger, but not while something is being typed. */
 import { onKeyStroke } from '@vueuse/core'
 
-export function useStoveKeys(keys: Readonly<Record<string, () => void>>): void {
+export function useSingleKeys(keys: Readonly<Record<string, () => void>>): void {
   onKeyStroke(
     e => !typing(e) && !e.ctrlKey && !e.metaKey && !e.altKey && e.key.toLowerCase() in keys,
     e => {

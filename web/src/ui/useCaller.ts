@@ -1,6 +1,6 @@
 /** Calls out what is due: a tone ahead, two at the moment, and the words where the browser can speak. */
 import { ref, watch, type Ref } from 'vue'
-import { kept } from '../../stores/kept'
+import { kept } from '../stores/kept'
 
 const AHEAD_S = 10
 

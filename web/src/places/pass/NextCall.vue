@@ -1,0 +1,123 @@
+<script setup lang="ts">
+/** The one thing to do next, to be read from the stove; done by a large button or the space bar, called aloud once the cook has begun. */
+import { useWakeLock } from '@vueuse/core'
+import dayjs from 'dayjs'
+import { computed, watch } from 'vue'
+import type { Call } from '#core/service/calls'
+import { showDuration, shownText } from '#core/quantity/format'
+import { useCaller } from '../../ui/useCaller'
+import { useSingleKeys } from '../../ui/useSingleKeys'
+
+const props = defineProps<{
+  call: Call
+  dish: string
+  serveAt: string
+  /** s before serving. */
+  now: number
+  begun: boolean
+}>()
+const emit = defineEmits<{ done: [id: string] }>()
+const left = computed(() => props.call.at - props.now)
+const AT_ONCE_S = 20
+const when = computed(() => {
+  if (Math.abs(left.value) < AT_ONCE_S) return 'now'
+  const span = shownText(showDuration(Math.abs(left.value)))
+  return left.value > 0 ? `in ${span}` : `${span} ago`
+})
+const time = computed(() => dayjs(props.serveAt).add(props.call.at, 'second').format('HH:mm'))
+const caller = useCaller(
+  computed(() => (props.begun ? left.value : null)),
+  computed(() => `${props.dish ? `${props.dish}: ` : ''}${props.call.text}`),
+  computed(() => `${props.serveAt} ${props.call.id}`)
+)
+const done = (): void => emit('done', props.call.id)
+useSingleKeys({ ' ': done, m: caller.toggle })
+const lock = useWakeLock()
+watch(
+  () => props.begun,
+  begun => {
+    if (begun && lock.isSupported.value && !lock.isActive.value) void lock.request('screen')
+  },
+  { immediate: true }
+)
+</script>
+
+<template>
+  <section class="next no-print" :class="{ due: left < AT_ONCE_S }" aria-label="Next">
+    <p class="when">
+      <span class="figure">{{ time }}</span> <span>{{ when }}</span>
+    </p>
+    <p class="what">{{ call.text }}</p>
+    <p class="dish">{{ dish || 'For all of it' }}</p>
+    <div class="do">
+      <button type="button" class="done" @click="done">Done <kbd>space</kbd></button>
+      <button type="button" class="mute" :aria-pressed="caller.muted.value" @click="caller.toggle">
+        {{ caller.muted.value ? 'Silent' : 'Aloud' }} <kbd>M</kbd>
+      </button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.next {
+  border-top: 1px solid #454b4d;
+  padding: 10px 0 16px;
+}
+.when {
+  display: flex;
+  align-items: baseline;
+  gap: 12px;
+  font-size: 19px;
+  color: #cfd0c9;
+}
+.figure {
+  font-size: 52px;
+  line-height: 1.1;
+  color: var(--hot-figure);
+}
+.due .when {
+  color: var(--hot);
+}
+.what {
+  font-size: 22px;
+  line-height: 1.25;
+  font-weight: 600;
+}
+.dish {
+  color: var(--chalk-2);
+  margin-top: 2px;
+}
+.do {
+  display: flex;
+  gap: 10px;
+  margin-top: 12px;
+}
+button {
+  font: inherit;
+  min-height: 56px;
+  border-radius: 3px;
+  cursor: pointer;
+}
+.done {
+  flex: 1;
+  border: 0;
+  background: var(--brass);
+  color: var(--ink);
+  font-size: 19px;
+  font-weight: 600;
+}
+.mute {
+  padding: 0 14px;
+  border: 1px solid #6b7173;
+  background: none;
+  color: var(--chalk);
+}
+kbd {
+  font: inherit;
+  font-size: 12.5px;
+  border: 1px solid currentcolor;
+  border-radius: 3px;
+  padding: 1px 5px;
+  margin-left: 5px;
+}
+</style>
