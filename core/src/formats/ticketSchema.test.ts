@@ -23,6 +23,7 @@ describe('a ticket', () => {
     ['half a guest', { ...writeTicket(ticket), diners: 2.5 }, 'whole number'],
     ['a recipe of another book', { ...writeTicket(ticket), lines: [{ id: 'a', recipe: 'lobster' }] }, 'no recipe “lobster”'],
     ['one id twice', { ...writeTicket(ticket), lines: [ticket.lines[0], ticket.lines[0]] }, 'one id'],
+    ['a plan that is none', { ...writeTicket(ticket), lines: [{ ...ticket.lines[1], plan: { piece: {} } }] }, 'plan cannot be used'],
     [
       'a step without an end',
       { ...writeTicket(ticket), lines: [{ id: 'b', dish: { id: 'b', name: 'x', kind: 'own', steps: [{}] } }] },

@@ -4,7 +4,8 @@ import { DISH_KINDS, TOOLS } from '#core/service/dish'
 import { recipeById } from '#core/service/recipes'
 import { COOKS_LIMITS, DINERS_LIMITS, MOST_LINES, type Ticket } from '#core/service/ticket'
 import { named, oneOf, within } from './plainFields'
-import { validate } from './problem'
+import { readPlanCase } from './planCase'
+import { InvalidInputError, validate } from './problem'
 
 const MOST_STEPS = 20
 const LONGEST_S = 48 * 3600
@@ -54,18 +55,30 @@ const dishShape = yup
   .noUnknown()
   .default(undefined)
 
+/** What a plan file on a ticket has wrong; null where the fire can open it. */
+function wrongPlan(plan: unknown): string | null {
+  try {
+    readPlanCase(plan)
+    return null
+  } catch (error) {
+    if (error instanceof InvalidInputError) return `The plan cannot be used: ${error.message}`
+    throw error
+  }
+}
+
 const lineShape = yup
-  .object({ id, recipe: yup.string().strict().optional(), dish: dishShape.optional() })
+  .object({ id, recipe: yup.string().strict().optional(), dish: dishShape.optional(), plan: yup.mixed<object>().optional() })
   .noUnknown()
   .test({
     name: 'one of two',
     test: (line, context) => {
-      const { recipe, dish } = line
+      const { recipe, dish, plan } = line
       if ((recipe === undefined) === (dish === undefined))
         return context.createError({ message: 'A recipe of the book, or a dish: one of the two.' })
       if (recipe !== undefined && !recipeById(recipe))
         return context.createError({ path: `${context.path}.recipe`, message: `There is no recipe “${recipe}” in the book.` })
-      return true
+      const wrong = plan === undefined ? null : wrongPlan(plan)
+      return wrong === null || context.createError({ path: `${context.path}.plan`, message: wrong })
     }
   })
 

@@ -5,7 +5,10 @@ import { dishOf, type Scaling } from './recipe'
 import { recipeById } from './recipes'
 
 /** A side or sauce of the book, scaled when it is laid out; or a dish whole, as the beef or one of the cook's own. */
-export type Line = { readonly id: string; readonly recipe: string } | { readonly id: string; readonly dish: Dish }
+export type Line =
+  | { readonly id: string; readonly recipe: string }
+  /** Of beef with the plan file it was made of, by which the fire opens it again. */
+  | { readonly id: string; readonly dish: Dish; readonly plan?: object }
 
 export interface Ticket {
   /** "2026-11-26T19:30", by the clock on the wall. */

@@ -8,6 +8,7 @@ import { dialsOf, fitsDial, type DialKey, type Dialled, type DialValues } from '
 import { COVERS } from '#core/method/panSear'
 import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
 import type { Misjudged, Planned, Unsuited } from '#core/plan/compare'
+import type { ReadCase } from '#core/formats/planCase'
 import type { PlanRequest } from '#core/plan/request'
 import { hireWorker, type Hand } from '../workers/planner'
 import { useDraft } from './draft'
@@ -91,6 +92,13 @@ export const useMethods = defineStore('methods', () => {
       for (const [key, value] of Object.entries(dials)) if (key !== 'byClockS') turnPan(key as DialKey, value as DialValues[DialKey])
     }
     turned.value = { ...turned.value, [kind]: dials }
+  }
+  /** A plan that was read: its piece, room, target and kit on the bench, its dials as they were. */
+  function open(read: ReadCase): void {
+    draft.put(read.piece)
+    const { kit } = read
+    draft.change({ room: read.room, targetC: read.targetC, ...(kit ? { kit, panId: kit.pan.id, ringId: kit.ring.id } : {}) })
+    set(read.kind, read.turned)
   }
   function asUsual(kind: MethodKind): void {
     turned.value = { ...turned.value, [kind]: {} }
@@ -192,5 +200,5 @@ export const useMethods = defineStore('methods', () => {
     else if (followed.value && current(followed.value) === null) ask(followed.value)
   })
 
-  return { turned, rows, working, failed, watched, follow, stale, turn, set, asUsual, current }
+  return { turned, rows, working, failed, watched, follow, stale, turn, open, asUsual, current }
 })

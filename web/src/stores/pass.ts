@@ -3,7 +3,9 @@ import dayjs from 'dayjs'
 import { nanoid } from 'nanoid'
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
+import { readPlanCase, writePlanCase } from '#core/formats/planCase'
 import { parseTicket } from '#core/formats/ticketSchema'
+import { settingsFor } from '#core/plan/everyMethod'
 import { InvalidInputError } from '#core/formats/problem'
 import { cutById } from '#core/meat/cuts'
 import { pieceName } from '#core/meat/piece'
@@ -133,9 +135,20 @@ export const usePass = defineStore('pass', () => {
     const cut = cutById(request.piece.cutId)
     const { count } = request.piece
     const name = `${count > 1 ? `${count} × ` : ''}${cut ? pieceName(request.piece, cut) : 'Beef'}, ${kind}`
-    const dish = beefDish('beef', name, request, kind, methods.turned[kind] ?? {}, plan, ticket.value.diners)
+    const dials = methods.turned[kind] ?? {}
+    const file = writePlanCase(request, kind, settingsFor(request, kind, dials), dials.byClockS ?? 0)
+    const dish = beefDish('beef', name, request, kind, dials, plan, ticket.value.diners)
     const others = ticket.value.lines.filter(l => !('dish' in l && l.dish.kind === 'beef' && l.dish.name === name))
-    return change({ lines: [{ id: nanoid(8), dish }, ...others] })
+    return change({ lines: [{ id: nanoid(8), dish, plan: file }, ...others] })
+  }
+
+  /** Back to the fire as it was planned. @returns by which way; null where nothing was kept of it */
+  function openBeef(id: string): MethodKind | null {
+    const line = ticket.value.lines.find(l => l.id === id)
+    if (!line || !('plan' in line) || !line.plan) return null
+    const read = readPlanCase(line.plan)
+    methods.open(read)
+    return read.kind
   }
 
   return {
@@ -157,6 +170,7 @@ export const usePass = defineStore('pass', () => {
     tick,
     untick,
     renew,
-    putBeef
+    putBeef,
+    openBeef
   }
 })

@@ -134,10 +134,7 @@ async function open(event: Event): Promise<void> {
   if (!file) return
   try {
     const read = readPlanCase(JSON.parse(await file.text()))
-    draft.put(read.piece)
-    const { kit } = read
-    draft.change({ room: read.room, targetC: read.targetC, ...(kit ? { kit, panId: kit.pan.id, ringId: kit.ring.id } : {}) })
-    methods.set(read.kind, read.turned)
+    methods.open(read)
     emit('opened', read.kind)
     out.value = 'Opened.'
   } catch (error) {

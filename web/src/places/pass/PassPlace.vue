@@ -3,7 +3,7 @@
 import { useNow } from '@vueuse/core'
 import dayjs from 'dayjs'
 import { computed, onMounted, onUnmounted, ref } from 'vue'
-import { RouterLink } from 'vue-router'
+import { RouterLink, useRouter } from 'vue-router'
 import { Button as AButton } from 'ant-design-vue'
 import type { Compared } from '#core/plan/compare'
 import { readTicket, writeTicket } from '#core/formats/ticketSchema'
@@ -26,6 +26,7 @@ import ProblemLines from './ProblemLines.vue'
 import TicketList from './TicketList.vue'
 
 const pass = usePass()
+const router = useRouter()
 const draft = useDraft()
 const methods = useMethods()
 const kit = useKit()
@@ -91,6 +92,10 @@ const headline = computed(() => {
   return `${who}, at ${serve.value.format('HH:mm')}; the first call is at ${serve.value.add(first.value, 'second').format('HH:mm')}.`
 })
 
+function toTheFire(id: string): void {
+  const kind = pass.openBeef(id)
+  if (kind !== null) void router.push(kind === 'pan sear' ? '/fire' : `/fire/way/${encodeURIComponent(kind)}`)
+}
 function asFile(): void {
   saveFile(new Blob([JSON.stringify(writeTicket(pass.ticket), null, 2)], { type: 'application/json' }), 'macellaio-ticket.json')
   said.value = 'Saved as a ticket file.'
@@ -177,6 +182,7 @@ async function open(event: Event): Promise<void> {
           :dishes="pass.dishes"
           :full="pass.full"
           @add="recipe => (said = pass.add({ recipe }) ?? '')"
+          @open="toTheFire"
           @remove="id => (said = pass.remove(id) ?? '')"
         />
         <p class="more no-print">

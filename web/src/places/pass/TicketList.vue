@@ -10,7 +10,7 @@ import { useUnits } from '../../stores/units'
 import PickField from '../../ui/PickField.vue'
 
 const props = defineProps<{ ticket: Ticket; dishes: readonly Dish[]; full: boolean }>()
-const emit = defineEmits<{ add: [recipe: string]; remove: [id: string] }>()
+const emit = defineEmits<{ add: [recipe: string]; remove: [id: string]; open: [id: string] }>()
 const units = useUnits()
 
 const amount = ({ what, amount: n, unit }: Measured): string => {
@@ -26,7 +26,8 @@ const rows = computed(() =>
       name: dish?.name ?? '',
       kind: dish?.kind ?? 'own',
       amounts: recipe ? amountsFor(recipe, props.ticket.diners).map(amount).join(', ') : '',
-      caution: recipe?.caution ?? ''
+      caution: recipe?.caution ?? '',
+      planned: 'plan' in line && line.plan !== undefined
     }
   })
 )
@@ -48,6 +49,15 @@ const choices = computed(() => {
           <p v-if="r.amounts" class="quiet">{{ r.amounts }}</p>
           <p v-if="r.caution" class="caution">{{ r.caution }}</p>
         </div>
+        <button
+          v-if="r.planned"
+          type="button"
+          class="no-print fire"
+          :aria-label="`Open at the fire: ${r.name}`"
+          @click="emit('open', r.id)"
+        >
+          Open at the fire
+        </button>
         <button type="button" class="no-print" :aria-label="`Take off ${r.name}`" @click="emit('remove', r.id)">Take off</button>
       </li>
     </ul>
@@ -101,6 +111,9 @@ button {
   cursor: pointer;
   white-space: nowrap;
   min-height: 28px;
+}
+.fire {
+  margin-left: auto;
 }
 .add {
   max-width: 320px;
