@@ -10,7 +10,8 @@ import { callsOf } from './calls'
 import { amountsFor, dishOf } from './recipe'
 import { recipeById, RECIPES } from './recipes'
 import { schedule } from './schedule'
-import { dishesOf, kitchenOf, ownDish, type Ticket } from './ticket'
+import { dishesOf, kitchenOf } from './ticket'
+import { TICKET } from './ticket.fixture'
 import { boilSeconds, reduceSeconds } from './water'
 
 const MIN = 60
@@ -109,19 +110,10 @@ describe('a plan as a dish', () => {
 })
 
 describe('a ticket', () => {
-  const ticket: Ticket = {
-    serveAt: '2026-11-26T19:30',
-    diners: 6,
-    cooks: 2,
-    lines: [
-      { id: 'a', recipe: 'mash' },
-      { id: 'b', dish: ownDish('b', 'Dumplings', { tool: 'oven', seconds: 1500, busy: false, ovenC: 200 }) }
-    ]
-  }
   it('is laid out in the kitchen that there is: two settings of one oven are one oven, and what is not there is missed', () => {
-    expect(kitchenOf(ticket, galley).tools.oven).toHaveLength(1)
-    expect(kitchenOf(ticket, home).tools.ring).toHaveLength(2)
-    const { problems } = schedule(dishesOf(ticket, onePan), kitchenOf(ticket, onePan))
+    expect(kitchenOf(TICKET, galley).tools.oven).toHaveLength(1)
+    expect(kitchenOf(TICKET, home).tools.ring).toHaveLength(2)
+    const { problems } = schedule(dishesOf(TICKET, onePan), kitchenOf(TICKET, onePan))
     expect(problems).toMatchObject([{ kind: 'no tool', tool: 'oven', dish: { name: 'Dumplings' } }])
   })
 })

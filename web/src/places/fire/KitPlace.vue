@@ -10,6 +10,7 @@ import { useKit } from '../../stores/kit'
 import { useUnits } from '../../stores/units'
 import CountField from '../../ui/CountField.vue'
 import { saveFile } from '../../ui/saveFile'
+import { openFile } from '../../ui/openFile'
 import FireTabs from './FireTabs.vue'
 import KitShelfList from './KitShelfList.vue'
 import PanByTheMinute from './PanByTheMinute.vue'
@@ -41,17 +42,7 @@ function save(): void {
   saveFile(new Blob([JSON.stringify(kit.kit, null, 2)], { type: 'application/json' }), 'kit.json')
 }
 async function open(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
-  try {
-    kit.replace(parseKit(JSON.parse(await file.text())))
-    said.value = 'Opened.'
-  } catch (error) {
-    said.value =
-      error instanceof SyntaxError ? 'That is not a kit file: it is not JSON.' : `That file cannot be used. ${(error as Error).message}`
-  }
-  input.value = ''
+  said.value = (await openFile(event, 'a kit file', json => void kit.replace(parseKit(json)))) ?? said.value
 }
 </script>
 

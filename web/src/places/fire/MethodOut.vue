@@ -18,6 +18,7 @@ import { useMethods } from '../../stores/methods'
 import { usePass } from '../../stores/pass'
 import { useUnits } from '../../stores/units'
 import { saveFile } from '../../ui/saveFile'
+import { openFile } from '../../ui/openFile'
 import { spanText } from './planned'
 
 const props = defineProps<{
@@ -129,21 +130,12 @@ function asJson(): void {
   out.value = 'Saved as a plan file.'
 }
 async function open(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
-  try {
-    const read = readPlanCase(JSON.parse(await file.text()))
+  const said = await openFile(event, 'a plan file', json => {
+    const read = readPlanCase(json)
     methods.open(read)
     emit('opened', read.kind)
-    out.value = 'Opened.'
-  } catch (error) {
-    out.value =
-      error instanceof SyntaxError
-        ? 'That is not a plan file: it is not JSON.'
-        : `That file cannot be used. ${error instanceof Error ? error.message : ''}`
-  }
-  input.value = ''
+  })
+  out.value = said ?? out.value
 }
 </script>
 

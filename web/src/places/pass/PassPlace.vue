@@ -18,6 +18,7 @@ import { useUnits } from '../../stores/units'
 import ServiceDrawing from '../../line/ServiceDrawing.vue'
 import CountField from '../../ui/CountField.vue'
 import { saveFile } from '../../ui/saveFile'
+import { openFile } from '../../ui/openFile'
 import { askWorker } from '../../workers/planner'
 import CallList from './CallList.vue'
 import NextCall from './NextCall.vue'
@@ -113,19 +114,12 @@ async function asCalendar(): Promise<void> {
 }
 const print = (): void => window.print()
 async function open(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
-  try {
-    said.value = pass.put(readTicket(JSON.parse(await file.text()))) ?? 'Opened.'
+  const opened = await openFile(event, 'a ticket', json => {
+    const read = readTicket(json)
     pass.untick()
-  } catch (error) {
-    said.value =
-      error instanceof SyntaxError
-        ? 'That is not a ticket: it is not JSON.'
-        : `That file cannot be used. ${error instanceof Error ? error.message : ''}`
-  }
-  input.value = ''
+    return pass.put(read)
+  })
+  said.value = opened ?? said.value
 }
 </script>
 
@@ -228,8 +222,8 @@ async function open(event: Event): Promise<void> {
       />
       <div class="acts no-print">
         <a-button v-if="begun" @click="pass.untick">Tick nothing</a-button>
-        <a-button :disabled="stale" @click="print">Print</a-button>
-        <a-button :disabled="stale" @click="asCalendar">Calendar</a-button>
+        <a-button :disabled="stale || calls.length === 0" @click="print">Print</a-button>
+        <a-button :disabled="stale || calls.length === 0" @click="asCalendar">Calendar</a-button>
         <a-button @click="asFile">Ticket file</a-button>
       </div>
       <label class="open no-print">Open a ticket file <input type="file" accept="application/json,.json" @change="open" /></label>
