@@ -147,3 +147,13 @@ test('beef goes back to the fire as it was planned, and on the ticket again in i
       .locator('.what')
   ).toHaveText(out, { timeout: 20_000 })
 })
+
+test('beef that is not safe as it stands does not come onto the ticket by the side door', async ({ page }) => {
+  await page.goto(`${app.url}/bench`)
+  await page.getByRole('radio', { name: 'needled or rolled' }).check({ force: true })
+  await page.goto(`${app.url}/pass`)
+  await expect(page.getByText('not safe as it stands')).toBeVisible({ timeout: 20_000 })
+  await expect(calls(page).filter({ hasText: 'Carve' })).toHaveCount(0)
+  await page.goto(`${app.url}/fire`)
+  await expect(page.getByRole('button', { name: 'On the pass' })).toBeDisabled({ timeout: 20_000 })
+})

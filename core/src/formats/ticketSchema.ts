@@ -31,7 +31,11 @@ const stepShape = yup
       .nullable()
       .defined('This is missing.')
       .oneOf([...TOOLS, null], `One of ${TOOLS.join(', ')}, or null.`),
-    ovenC: yup.tuple([degrees, degrees]).optional().default(undefined),
+    ovenC: yup
+      .tuple([degrees, degrees])
+      .optional()
+      .default(undefined)
+      .test({ name: 'rising', message: 'From the lowest to the highest.', test: range => range === undefined || range[0] <= range[1] }),
     seconds,
     ahead: yup.number().strict().typeError('This needs seconds.').min(0).max(LONGEST_S).optional(),
     hands: pair,

@@ -10,7 +10,9 @@ import { readTicket, writeTicket } from '#core/formats/ticketSchema'
 import { callsOf } from '#core/service/calls'
 import { COOKS_LIMITS, DINERS_LIMITS } from '#core/service/ticket'
 import { showDuration, showTemperature, shownText } from '#core/quantity/format'
+import { dangersOf } from '#core/safety/dangers'
 import { useDraft } from '../../stores/draft'
+import { useGuests } from '../../stores/guests'
 import { useKit } from '../../stores/kit'
 import { useMethods } from '../../stores/methods'
 import { MOMENT, usePass } from '../../stores/pass'
@@ -29,6 +31,7 @@ import TicketList from './TicketList.vue'
 const pass = usePass()
 const router = useRouter()
 const draft = useDraft()
+const guests = useGuests()
 const methods = useMethods()
 const kit = useKit()
 const units = useUnits()
@@ -49,7 +52,10 @@ async function takeFromFire(): Promise<void> {
   working.value = true
   try {
     const found = await askWorker(async remote => (await remote.method(draft.request, kind, methods.turned[kind] ?? {})) as Compared)
-    said.value = 'plan' in found ? (pass.putBeef(kind, found.plan) ?? '') : found.unsuited
+    if (!('plan' in found)) said.value = found.unsuited
+    else if (dangersOf(draft.request.targetC, draft.table, found.plan, guests.reference).length > 0)
+      said.value = 'The plan at the fire is not safe as it stands: say yes to it there, and put it on from there.'
+    else said.value = pass.putBeef(kind, found.plan) ?? ''
   } catch {
     said.value = 'The plan at the fire could not be worked out. Open the fire and look.'
   }
