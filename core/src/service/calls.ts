@@ -39,9 +39,16 @@ export function callsOf(
     return [{ id: tool, at: first.from - ahead, text: tool === 'grill' ? 'Light the grill' : 'Heat the bath', dishId: null, by: null }]
   })
   const ovens = settingsOf(placed).map((s, i, all): Call => {
-    const before = all.find((b, j) => j < i && b.oven === s.oven)
-    const at = before ? Math.max(...all.filter((b, j) => j < i && b.oven === s.oven).map(b => b.to)) : s.from - OVEN_AHEAD
-    return { id: `oven ${i}`, at, text: `${before ? 'Turn' : 'Set'} the oven to ${show(middleOf(s.ovenC))}`, dishId: null, by: null }
+    const before = all.slice(0, i).filter(b => b.oven === s.oven)
+    const at = before.length > 0 ? Math.max(...before.map(b => b.to)) : s.from - OVEN_AHEAD
+    const which = all.some(other => other.oven !== s.oven) ? `“${s.oven}”` : 'the oven'
+    return {
+      id: `oven ${i}`,
+      at,
+      text: `${before.length > 0 ? 'Turn' : 'Set'} ${which} to ${show(middleOf(s.ovenC))}`,
+      dishId: null,
+      by: null
+    }
   })
   const steps = placed.flatMap((p): Call[] => {
     const step = p.dish.steps[p.index]
@@ -53,11 +60,11 @@ export function callsOf(
       by
     })
     const next = p.dish.steps.at(p.index + 1)
-    const out = p.dish.pullC !== undefined && step.tool !== null && next !== undefined && idle(next) ? next : null
+    const out = !idle(step) && next !== undefined && idle(next) ? next : null
     const then = step.then ?? (out && p.dish.pullC !== undefined ? `Out at ${show(p.dish.pullC)}: ${out.what.toLowerCase()}` : null)
     // What begins by itself has been called as the end of what went before.
     const before = p.dish.steps.at(p.index - 1)
-    const called = p.dish.pullC !== undefined && p.index > 0 && idle(step) && before !== undefined && before.tool !== null
+    const called = p.dish.pullC !== undefined && p.index > 0 && idle(step) && before !== undefined && !idle(before)
     const pan = step.ahead ? [call('pan', p.from - step.ahead, 'Heat the pan', null)] : []
     return [
       ...pan,

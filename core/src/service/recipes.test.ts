@@ -106,6 +106,10 @@ describe('a plan as a dish', () => {
     expect(calls.map(c => c.text).filter(t => t.startsWith('Set the oven'))).toHaveLength(1)
     expect(calls.some(c => c.text.startsWith(`Out at ${Math.round(plan.pull.core)} C: rest`))).toBe(true)
     expect(calls.at(-1)!.text).toBe('Plate up')
+    // A pot is no tool of the hob's, but beef comes out of it all the same.
+    const pot = dishFor('pot')
+    const potted = callsOf(schedule([pot.dish], kitchenOf({ serveAt: '', diners: 4, cooks: 1, lines: [] }, galley)))
+    expect(potted.filter(c => c.text.startsWith('Out at'))).toHaveLength(1)
   })
 })
 

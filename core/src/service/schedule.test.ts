@@ -55,6 +55,18 @@ describe('a service', () => {
     expect(problem.kind === 'stands too long' && problem.because.map(d => d.id)).toEqual([problem.dish.id === 'chips' ? 'beef' : 'chips'])
   })
 
+  it('of two ovens each is called by its name', () => {
+    const tray = (id: string, ovenC: readonly [number, number]): Dish =>
+      dish(id, step('bake', 30, { tool: 'oven', ovenC, stands: [0, 5 * MIN] }))
+    const service = schedule([tray('chips', [190, 215]), tray('beef', [120, 120])], {
+      ...GALLEY,
+      tools: { ...GALLEY.tools, oven: ['upper', 'lower'] }
+    })
+    expect(service.problems).toEqual([])
+    const set = callsOf(service).filter(c => c.text.includes('Set'))
+    expect(new Set(set.map(c => c.text.match(/“(.*)”/)?.[1]))).toEqual(new Set(['upper', 'lower']))
+  })
+
   it('what must follow at once follows at once, though the ring would be free later', () => {
     const seared = dish(
       'beef',

@@ -84,17 +84,9 @@ function layBest(order: readonly Dish[], kitchen: Kitchen, least = Infinity): La
 /** Without which of the others it would not stand so long, and whether it would with more hands. */
 function causesOf({ dish }: StandsTooLong, order: readonly Dish[], kitchen: Kitchen): Pick<StandsTooLong, 'because' | 'forHands'> {
   const stillIn = ({ problems }: Laid): boolean => problems.some(p => p.kind === 'stands too long' && p.dish === dish)
-  const others = order.filter(d => d !== dish)
+  const without = (other: Dish): readonly Dish[] => order.filter(d => d !== other)
   return {
-    because: others.filter(
-      other =>
-        !stillIn(
-          layBest(
-            order.filter(d => d !== other),
-            kitchen
-          )
-        )
-    ),
+    because: without(dish).filter(other => !stillIn(layBest(without(other), kitchen))),
     forHands: !stillIn(layBest(order, { ...kitchen, cooks: kitchen.cooks + 1 }))
   }
 }
