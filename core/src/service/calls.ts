@@ -1,5 +1,8 @@
 /** A service as what is called out: one line for each thing to do, in the order of time. Seconds, negative before serving. */
+import { showTemperature, shownText } from '#core/quantity/format'
+import type { UnitSystem } from '#core/quantity/units'
 import { PLATE_S, type Step } from './dish'
+import { said } from './said'
 import type { Placed, Service } from './schedule'
 
 export interface Call {
@@ -26,12 +29,9 @@ interface Setting {
   readonly ovenC: readonly [least: number, most: number]
 }
 
-export function callsOf(
-  service: Service,
-  fuel: 'charcoal' | 'gas' = 'charcoal',
-  show: (celsius: number) => string = c => `${c} °C`
-): Call[] {
+export function callsOf(service: Service, fuel: 'charcoal' | 'gas' = 'charcoal', system: UnitSystem = 'metric'): Call[] {
   const { placed } = service
+  const show = (celsius: number): string => shownText(showTemperature(celsius, system))
   const lit = (['grill', 'bath'] as const).flatMap((tool): Call[] => {
     const first = placed.find(p => p.dish.steps[p.index].tool === tool)
     if (!first) return []
@@ -55,7 +55,7 @@ export function callsOf(
     const call = (part: string, at: number, text: string, by: number | null): Call => ({
       id: `${p.dish.id} ${p.index} ${part}`,
       at,
-      text,
+      text: said(text, system),
       dishId: p.dish.id,
       by
     })

@@ -4,11 +4,13 @@ import { READY_KITS } from '#core/kit/kit'
 import { planFor } from '#core/plan/everyMethod'
 import type { Planned } from '#core/plan/compare'
 import { FIRST_REQUEST } from '#core/plan/firstRequest'
+import { showTemperature, shownText } from '#core/quantity/format'
 import type { MethodKind } from '#core/method/methods'
 import { beefDish } from './beef'
 import { callsOf } from './calls'
 import { amountsFor, dishOf } from './recipe'
 import { recipeById, RECIPES } from './recipes'
+import { said } from './said'
 import { schedule } from './schedule'
 import { dishesOf, kitchenOf } from './ticket'
 import { TICKET } from './ticket.fixture'
@@ -66,6 +68,19 @@ describe('the book of sides and sauces', () => {
   })
 })
 
+describe('what a step says', () => {
+  it('is in the units of whoever reads it', () => {
+    expect(said('Fry in oil of {140 °C}', 'metric')).toBe('Fry in oil of 140\u00a0°C')
+    expect(said('Fry in oil of {140 °C}', 'us')).toBe('Fry in oil of 284\u00a0°F')
+    expect(said('Bring {2.5 l} of water', 'us')).toBe('Bring 2.64\u00a0qt of water')
+  })
+  it('names no measure of its own outside the braces', () => {
+    for (const recipe of RECIPES)
+      for (const { what, then = '' } of recipe.steps({ diners: 4, ringW: 1500 }))
+        expect(`${what} ${then}`.replace(/\{[^}]*\}/g, '')).not.toMatch(/\d/)
+  })
+})
+
 describe('a plan as a dish', () => {
   const dishFor = (kind: MethodKind, request = FIRST_REQUEST) => {
     const found = planFor(request, kind, {}) as Planned
@@ -98,13 +113,9 @@ describe('a plan as a dish', () => {
   })
   it('the oven is called for what is in it, and the beef out by its core', () => {
     const { dish, plan } = dishFor('sear then oven')
-    const calls = callsOf(
-      schedule([dish], kitchenOf({ serveAt: '', diners: 4, cooks: 1, lines: [] }, galley)),
-      'gas',
-      c => `${Math.round(c)} C`
-    )
+    const calls = callsOf(schedule([dish], kitchenOf({ serveAt: '', diners: 4, cooks: 1, lines: [] }, galley)), 'gas', 'us')
     expect(calls.map(c => c.text).filter(t => t.startsWith('Set the oven'))).toHaveLength(1)
-    expect(calls.some(c => c.text.startsWith(`Out at ${Math.round(plan.pull.core)} C: rest`))).toBe(true)
+    expect(calls.some(c => c.text.startsWith(`Out at ${shownText(showTemperature(plan.pull.core, 'us'))}: rest`))).toBe(true)
     expect(calls.at(-1)!.text).toBe('Plate up')
     // A pot is no tool of the hob's, but beef comes out of it all the same.
     const pot = dishFor('pot')

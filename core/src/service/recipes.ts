@@ -35,7 +35,7 @@ const simmer = (what: string, seconds: number, hands: Step['hands'], stands: Ste
 const wait = (what: string, seconds: number, stands: Step['stands']): Step => ({ what, tool: null, seconds, hands: [0, 0], stands })
 const water = (litres: number, { ringW }: Scaling): Step => {
   const seconds = Math.round(boilSeconds(litres, ringW) / 30) * 30
-  return simmer(`Bring ${litres.toFixed(1)} litres of salted water to the boil`, seconds, [30, 0], [0, 5 * MIN])
+  return simmer(`Bring {${litres.toFixed(1)} l} of salted water to the boil`, seconds, [30, 0], [0, 5 * MIN])
 }
 /** A litre for every two or three, and never less than two. */
 const potFor = ({ diners }: Scaling, each: number): number => Math.max(2, Math.round(2 * each * diners) / 2)
@@ -98,9 +98,9 @@ export const RECIPES: readonly Recipe[] = [
     ],
     steps: s => [
       atBoard('Cut, rinse and dry the chips', 12 * MIN, s, [30 * MIN, 3 * HOUR]),
-      over('Fry the chips soft in oil of 140 °C', 8 * MIN, [0, 0], 'Lift them onto a rack'),
+      over('Fry the chips soft in oil of {140 °C}', 8 * MIN, [0, 0], 'Lift them onto a rack'),
       wait('The chips cool through', HOUR, [2 * HOUR, 6 * HOUR]),
-      simmer('Bring the oil to 180 °C', 8 * MIN, [30, 0], [0, 0]),
+      simmer('Bring the oil to {180 °C}', 8 * MIN, [30, 0], [0, 0]),
       over('Fry the chips crisp', 5 * MIN, [2 * MIN, 8 * MIN], 'Drain and salt them')
     ],
     caution: 'Hot oil: fill the pan to a third at most, never leave it, and have its lid at hand.'
@@ -130,12 +130,7 @@ export const RECIPES: readonly Recipe[] = [
       { what: 'butter and oil', each: 20, unit: 'g' }
     ],
     steps: s => [
-      simmer(
-        'Potatoes on in cold salted water, 10 g to the litre',
-        Math.round(boilSeconds(potFor(s, 0.5), s.ringW) / 30) * 30,
-        [MIN, 0],
-        [0, 0]
-      ),
+      simmer('Potatoes on in cold, well salted water', Math.round(boilSeconds(potFor(s, 0.5), s.ringW) / 30) * 30, [MIN, 0], [0, 0]),
       simmer('Let the potatoes simmer', 25 * MIN, [30, MIN], [HOUR, 24 * HOUR], 'Drain, and let them dry'),
       atBoard('Slice the potatoes', 5 * MIN, s, [30 * MIN, 4 * HOUR]),
       over('Sauté the slices brown', 12 * MIN, [4 * MIN, 12 * MIN])
@@ -286,7 +281,7 @@ export const RECIPES: readonly Recipe[] = [
     steps: s => [
       over('Reduce vinegar and shallot, melt the butter', 6 * MIN, [30 * MIN, 2 * HOUR]),
       over(
-        `Beat the yolks over barely hot water, butter in by drops, to 65 °C`,
+        `Beat the yolks over barely hot water, butter in by drops, to {65 °C}`,
         Math.round(9 * Math.sqrt(s.diners / 4) * 2) * 30,
         [10 * MIN, 30 * MIN],
         'Keep it warm, not hot'

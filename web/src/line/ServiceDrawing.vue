@@ -4,6 +4,8 @@ import { useElementSize } from '@vueuse/core'
 import dayjs from 'dayjs'
 import { computed, useTemplateRef } from 'vue'
 import { beginsAt, type Placed, type Service } from '#core/service/schedule'
+import { said } from '#core/service/said'
+import { useUnits } from '../stores/units'
 import { scale } from './axes'
 
 const props = defineProps<{
@@ -15,6 +17,7 @@ const props = defineProps<{
   /** Ids of the dishes as they stand on the ticket. */
   order: readonly string[]
 }>()
+const units = useUnits()
 const box = useTemplateRef<HTMLElement>('box')
 const { width: measured } = useElementSize(box)
 const width = computed(() => Math.max(measured.value, 560))
@@ -89,7 +92,7 @@ function look({ dish, index }: Placed): string {
 /** The words of a bar, as far as there is room for them. */
 function words(p: Placed): string {
   const room = Math.floor((x.value(p.to) - x.value(p.from) - 10) / 6.6)
-  const { what } = p.dish.steps[p.index]
+  const what = said(p.dish.steps[p.index].what, units.system)
   if (room >= what.length) return what
   const cut = what.slice(0, Math.max(0, room - 1))
   const whole = cut.slice(0, cut.lastIndexOf(' ')).replace(/[,;]$/, '')
@@ -141,7 +144,9 @@ const label = computed(
           </rect>
           <g class="bar" :class="look(p)">
             <rect :x="x(p.from)" :width="Math.max(2, x(p.to) - x(p.from) - 1)" :y="0" :height="BAR" rx="2">
-              <title>{{ p.dish.steps[p.index].what }}, {{ dayjs(serveAt).add(p.from, 'second').format('HH:mm') }}</title>
+              <title>
+                {{ said(p.dish.steps[p.index].what, units.system) }}, {{ dayjs(serveAt).add(p.from, 'second').format('HH:mm') }}
+              </title>
             </rect>
             <text :x="x(p.from) + 6" :y="BAR / 2 + 4.5">{{ words(p) }}</text>
           </g>

@@ -9,7 +9,7 @@ import type { Compared } from '#core/plan/compare'
 import { readTicket, writeTicket } from '#core/formats/ticketSchema'
 import { callsOf } from '#core/service/calls'
 import { COOKS_LIMITS, DINERS_LIMITS } from '#core/service/ticket'
-import { showDuration, showTemperature, shownText } from '#core/quantity/format'
+import { showDuration, shownText } from '#core/quantity/format'
 import { dangersOf } from '#core/safety/dangers'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
@@ -64,9 +64,7 @@ async function takeFromFire(): Promise<void> {
 
 const shown = computed(() => pass.service ?? pass.stale)
 const stale = computed(() => pass.service === null)
-const calls = computed(() =>
-  shown.value ? callsOf(shown.value, kit.kit.grills.at(0)?.fuel ?? 'charcoal', c => shownText(showTemperature(c, units.system))) : []
-)
+const calls = computed(() => (shown.value ? callsOf(shown.value, kit.kit.grills.at(0)?.fuel ?? 'charcoal', units.system) : []))
 const names = computed(() => new Map(pass.dishes.map(d => [d.id, d.name])))
 const serve = computed(() => dayjs(pass.ticket.serveAt))
 const now = computed(() => dayjs(clock.value).diff(serve.value, 'second'))

@@ -2,9 +2,12 @@
 /** What does not come out, what is in its way, and what would help: said where it is seen. */
 import { computed } from 'vue'
 import { showDuration, shownText } from '#core/quantity/format'
+import { useUnits } from '../../stores/units'
 import type { Tool } from '#core/service/dish'
+import { said } from '#core/service/said'
 import type { Problem } from '#core/service/schedule'
 
+const units = useUnits()
 const props = defineProps<{ problems: readonly Problem[] }>()
 const time = (s: number): string => shownText(showDuration(s))
 const TOOL: Record<Tool, string> = { ring: 'ring', oven: 'oven', grill: 'grill', bath: 'machine for a bath' }
@@ -20,7 +23,7 @@ function say(p: Problem): string {
       const way = others.length > 0 ? ` In its way: ${others.join(' or ')}.` : ''
       const hands = p.forHands ? ' With one cook more it would come out.' : ''
       const why = way + hands || ' That is too much at once for this kitchen.'
-      return `${p.dish.name} would stand ${time(p.stands)} after “${p.step.what}”, and is good for ${time(p.step.stands[1])}.${why}`
+      return `${p.dish.name} would stand ${time(p.stands)} after “${said(p.step.what, units.system)}”, and is good for ${time(p.step.stands[1])}.${why}`
     }
   }
 }
