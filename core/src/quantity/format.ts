@@ -63,7 +63,7 @@ const QUART_OZ = 32
 
 /** Of water, wine or oil. */
 export function showVolume(ml: number, system: UnitSystem): Shown {
-  if (system === 'metric') return ml >= 1000 ? { figure: tidy(ml / 1000, 2), unit: 'l' } : { figure: tidy(ml, 0), unit: 'ml' }
+  if (system === 'metric') return ml >= 1000 ? { figure: tidy(ml / 1000, 1), unit: 'l' } : { figure: tidy(ml, 0), unit: 'ml' }
   const ounces = ml / FLUID_OUNCE_ML
   return ounces >= QUART_OZ ? { figure: tidy(ounces / QUART_OZ, 2), unit: 'qt' } : { figure: tidy(ounces, 1), unit: 'fl oz' }
 }

@@ -64,7 +64,8 @@ export function callsOf(service: Service, fuel: 'charcoal' | 'gas' = 'charcoal',
     const then = step.then ?? (out && p.dish.pullC !== undefined ? `Out at ${show(p.dish.pullC)}: ${out.what.toLowerCase()}` : null)
     // What begins by itself has been called as the end of what went before.
     const before = p.dish.steps.at(p.index - 1)
-    const called = p.dish.pullC !== undefined && p.index > 0 && idle(step) && before !== undefined && !idle(before)
+    const told = before !== undefined && before.stands[1] <= 0 && (before.then !== undefined || p.dish.pullC !== undefined)
+    const called = p.index > 0 && idle(step) && told && !idle(before)
     const pan = step.ahead ? [call('pan', p.from - step.ahead, 'Heat the pan', null)] : []
     return [
       ...pan,

@@ -117,6 +117,9 @@ describe('a plan as a dish', () => {
     expect(calls.map(c => c.text).filter(t => t.startsWith('Set the oven'))).toHaveLength(1)
     expect(calls.some(c => c.text.startsWith(`Out at ${shownText(showTemperature(plan.pull.core, 'us'))}: rest`))).toBe(true)
     expect(calls.at(-1)!.text).toBe('Plate up')
+    const rice = callsOf(schedule([dishOf('r', recipeById('rice')!, { diners: 4, ringW: 1500 })], kitchenOf(TICKET, galley)))
+    expect(rice.some(c => c.text === 'Off the heat, lid on')).toBe(true)
+    expect(rice.some(c => c.text.startsWith('The rice swells'))).toBe(false)
     // A pot is no tool of the hob's, but beef comes out of it all the same.
     const pot = dishFor('pot')
     const potted = callsOf(schedule([pot.dish], kitchenOf({ serveAt: '', diners: 4, cooks: 1, lines: [] }, galley)))

@@ -38,7 +38,7 @@ const rows = computed(() => {
         <span>
           <span class="what">{{ r.text }}</span>
           <span class="dish"
-            >{{ r.dish }}<template v-if="cooks > 1 && r.by !== null">{{ r.dish ? ', ' : '' }}cook {{ r.by + 1 }}</template
+            >{{ r.dish }}<template v-if="cooks > 1 && r.by !== null">{{ r.dish ? ', ' : '' }}cook&nbsp;{{ r.by + 1 }}</template
             ><template v-if="r.overdue">{{ r.dish ? ': ' : '' }}overdue</template></span
           >
         </span>
