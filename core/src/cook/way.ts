@@ -35,7 +35,7 @@ export interface Heats {
   readonly cover?: string
   readonly grill?: { readonly fuel?: 'charcoal' | 'gas' }
 }
-export const heatsOf = (request: PlanRequest, { kind, dials }: Pick<Way, 'kind' | 'dials'>): Heats =>
+export const heatsOf = (request: PlanRequest, { kind, dials }: { readonly kind: MethodKind; readonly dials: Dialled }): Heats =>
   settingsFor(request, kind, dials) as Heats
 
 /** Until an oven, a fire or water is ready, s; common practice, no source. */
@@ -70,6 +70,12 @@ function warmUp(stage: Stage, heats: Heats, panS: number): number {
   }
 }
 
+/** The pan's own, s. */
+export function panHotAfter(request: PlanRequest, { panC }: Pick<Heats, 'panC'>): number {
+  const [pan, ring] = [panOf(request), ringOf(request)]
+  return (pan && ring && panC !== undefined ? preheatSeconds(pan, ring, panC, request.room.temperatureC) : null) ?? PAN_S
+}
+
 export interface Preheats {
   /** What is lit first. */
   readonly leads: Stage
@@ -86,8 +92,7 @@ export function preheatsOf(
   marks: readonly Pick<Mark, 'phase' | 'from'>[]
 ): Preheats {
   const heats = heatsOf(request, way)
-  const [pan, ring] = [panOf(request), ringOf(request)]
-  const panS = (pan && ring && heats.panC !== undefined ? preheatSeconds(pan, ring, heats.panC, request.room.temperatureC) : null) ?? PAN_S
+  const panS = panHotAfter(request, heats)
   const atOnce = marks.filter(({ phase, from }) => from === 0 || !IN_THE_PAN.has(phase))
   const needed = atOnce.map(({ phase, from }) => ({ phase, seconds: warmUp(phase, heats, panS) - from }))
   const slowest = needed.reduce((most, n) => (n.seconds > most.seconds + A_WHILE_S ? n : most))

@@ -2,7 +2,7 @@
 import type { Phase as Stage } from '#core/method/method'
 import type { UnderWay } from '#core/plan/underWay'
 import type { PlanRequest } from '#core/plan/request'
-import { showDuration, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
+import { capital, showDuration, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import { pieceInWords, pullAdvice, restAdvice, type Call } from './call'
 import type { NextAction } from './nextAction'
@@ -195,5 +195,3 @@ export function callsAfterWay(
   }
   return [...(move ? [{ what: PLACES[move.phase].into, when: `in ${clock(move.from - elapsed)}` }] : []), off, rest]
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)

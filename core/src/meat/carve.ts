@@ -2,6 +2,7 @@
  * How a cooked piece is carved: which way the knife goes, how thick, what comes off
  * first, and what each guest gets. Common practice, no source. mm, g.
  */
+import { capital } from '#core/quantity/format'
 import type { Cut, Grain } from './cut'
 import type { Piece } from './piece'
 
@@ -56,5 +57,3 @@ function stepsFor(piece: Piece, cut: Cut, bone: boolean): string[] {
   steps.push('Salt the cut faces, and pour the juices of the board back over.')
   return steps
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)

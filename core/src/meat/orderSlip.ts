@@ -2,7 +2,7 @@
  * What to say at the butcher's: the cut by the name used there, how many, how thick, how
  * heavy, and what to do with bone, fat and sinew. Plain text, one fact a line.
  */
-import { showLength, showMass, shownText } from '#core/quantity/format'
+import { capital, showLength, showMass, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import { gramsPerMm } from './choose'
 import { REGION_NAMES, type Cut, type Region } from './cut'
@@ -36,7 +36,6 @@ export interface OrderSlip {
   readonly sentence: string
 }
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
 const inWords = (n: number): string => NUMBERS[n] ?? String(n)
 

@@ -8,7 +8,7 @@ import { dialled, type Dialled } from '#core/method/dials'
 import type { MethodKind, SettingsOf } from '#core/method/methods'
 import type { Setup } from '#core/method/setup'
 import { USUAL_KIT, usualSettings, wholeKit } from '#core/method/usual'
-import { showDuration, showTemperature, showTemperatureRise, shownText, type Shown } from '#core/quantity/format'
+import { capital, showDuration, showTemperature, showTemperatureRise, shownText, type Shown } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import { valueAt } from '#core/heat/history'
 import { planOne, type Bare, type Planned, type Unsuited } from './compare'
@@ -190,8 +190,6 @@ function whyPhase({ history, geometry }: Plan, { phase, from, to }: PhaseSpan, s
       return `${core}.`
   }
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** When to choose it, in a sentence. Common practice, no source. */
 export const WHEN: Record<MethodKind, string> = {

@@ -49,8 +49,6 @@ export interface Solved {
 /** The last stage runs no longer than until the core has fallen this far from its peak, K. */
 export const PAST_PEAK = 0.5
 const CLOSE_KELVIN = 0.1
-/** A wrapped log is not told apart to less by its steps, and one more run of it would keep the cook waiting for nothing. */
-const CLOSE_WRAPPED_KELVIN = 0.15
 const NARROW_SECONDS = 0.25
 const MOST_CORRECTIONS = 10
 const SEARCHING: Recording = { ...KEEP_ENDS, untilPastPeakBy: PAST_PEAK }
@@ -149,13 +147,12 @@ function corrected(problem: Problem, near: number, slope: number, bias: number):
   let { low, high } = problem
   let free = near
   let rate = slope
-  const close = problem.fine.grid.mirrored && problem.fine.materials.length > 1 ? CLOSE_WRAPPED_KELVIN : CLOSE_KELVIN
   let outcome = tried(problem, free)
   // The coarse grid took this to be the answer: what it is off by is how the two grids differ.
   const offBy = bias + outcome.peak.core - goal
   for (let i = 0; i < MOST_CORRECTIONS; i++) {
     const over = outcome.peak.core - goal
-    if (Math.abs(over) < close) break
+    if (Math.abs(over) < CLOSE_KELVIN) break
     if (over > 0) high = free
     else low = free
     const aimed = free - over / rate

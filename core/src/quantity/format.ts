@@ -14,6 +14,8 @@ export interface Shown {
   readonly unit: string
 }
 
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
 export const shownText = (s: Shown): string => (s.unit === '' ? s.figure : `${s.figure}${NBSP}${s.unit}`)
 
 const tidy = (value: number, digits: number): string => {

@@ -1,12 +1,12 @@
 /** A plan from the fire as a dish on the ticket: its stages are its steps, and between them nothing waits. */
-import { heatsOf, preheatsOf, type Heats } from '#core/cook/way'
-import { preheatSeconds } from '#core/kit/pan'
+import { heatsOf, panHotAfter, type Heats } from '#core/cook/way'
 import type { Phase } from '#core/method/method'
 import type { MethodKind } from '#core/method/methods'
 import type { Dialled } from '#core/method/dials'
 import { phaseName } from '#core/plan/everyMethod'
+import { capital } from '#core/quantity/format'
 import type { PhaseSpan, Plan } from '#core/plan/plan'
-import { panOf, ringOf, type PlanRequest } from '#core/plan/request'
+import type { PlanRequest } from '#core/plan/request'
 import { PLATE_S, type Dish, type Step, type Tool } from './dish'
 
 const TOOL_OF: Record<Phase, Tool | null> = {
@@ -42,9 +42,9 @@ export function beefDish(
   plan: Pick<Plan, 'phases' | 'pull'>,
   diners: number
 ): Dish {
-  const heats = kind === 'pan sear' ? {} : heatsOf(request, { kind, dials })
+  const heats = heatsOf(request, { kind, dials })
   const joint = request.piece.form === 'roast'
-  const panS = plan.phases.some(p => TOOL_OF[p.phase] === 'ring') ? panAhead(request, kind, dials, plan.phases) : 0
+  const panS = Math.round(panHotAfter(request, heats))
   const stages = plan.phases.map((span, i): Step => {
     const step = stageStep(span, kind, heats, joint)
     const hot = i > 0 && TOOL_OF[plan.phases[i - 1].phase] === 'ring'
@@ -60,8 +60,6 @@ export function beefDish(
   }
 }
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
-
 function stageStep(span: PhaseSpan, kind: MethodKind, heats: Heats, joint: boolean): Step {
   const { phase, from, to } = span
   const seconds = Math.round(to - from)
@@ -76,12 +74,3 @@ function stageStep(span: PhaseSpan, kind: MethodKind, heats: Heats, joint: boole
     stands: phase === 'rest' ? (joint ? JOINT_RESTED : RESTED) : phase === 'bath' && kind === 'bath then sear' ? IN_THE_BATH : [0, 0]
   }
 }
-
-/** Until the pan under it is hot, s. */
-function panAhead(request: PlanRequest, kind: MethodKind, dials: Dialled, phases: Plan['phases']): number {
-  if (kind !== 'pan sear') return Math.round(preheatsOf(request, { kind, dials }, phases).pan)
-  const [pan, ring] = [panOf(request), ringOf(request)]
-  return Math.round((pan && ring ? preheatSeconds(pan, ring, request.panC, request.room.temperatureC) : null) ?? PAN_S)
-}
-/** A pan of which nothing is known. */
-const PAN_S = 4 * 60

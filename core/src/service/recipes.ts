@@ -8,21 +8,14 @@ import { boilSeconds, reduceSeconds } from './water'
 
 const MIN = 60
 const HOUR = 60 * MIN
+/** No cook times closer. */
+const halfMinutes = (seconds: number): number => Math.round(seconds / 30) * 30
 
 /** Board work: longer for more, but not in step with it. */
 const atBoard = (what: string, forFour: number, { diners }: Scaling, stands: Step['stands']): Step => {
-  const seconds = Math.round((forFour * Math.sqrt(diners / 4)) / 30) * 30
+  const seconds = halfMinutes(forFour * Math.sqrt(diners / 4))
   return { what, tool: null, seconds, hands: [seconds, 0], stands }
 }
-/** At the ring, and nothing else meanwhile. */
-const over = (what: string, seconds: number, stands: Step['stands'], then?: string): Step => ({
-  what,
-  ...(then ? { then } : {}),
-  tool: 'ring',
-  seconds,
-  hands: [seconds, 0],
-  stands
-})
 /** Left to itself at the ring but for its beginning and end. */
 const simmer = (what: string, seconds: number, hands: Step['hands'], stands: Step['stands'], then?: string): Step => ({
   what,
@@ -32,15 +25,18 @@ const simmer = (what: string, seconds: number, hands: Step['hands'], stands: Ste
   hands,
   stands
 })
+/** At the ring, and nothing else meanwhile. */
+const over = (what: string, seconds: number, stands: Step['stands'], then?: string): Step =>
+  simmer(what, seconds, [seconds, 0], stands, then)
 const wait = (what: string, seconds: number, stands: Step['stands']): Step => ({ what, tool: null, seconds, hands: [0, 0], stands })
 const water = (litres: number, { ringW }: Scaling): Step => {
-  const seconds = Math.round(boilSeconds(litres, ringW) / 30) * 30
+  const seconds = halfMinutes(boilSeconds(litres, ringW))
   return simmer(`Bring {${litres.toFixed(1)} l} of salted water to the boil`, seconds, [30, 0], [0, 5 * MIN])
 }
 /** A litre for every two or three, and never less than two. */
 const potFor = ({ diners }: Scaling, each: number): number => Math.max(2, Math.round(2 * each * diners) / 2)
 const reduced = (what: string, mlEach: number, leaves: number, s: Scaling, then?: string): Step => {
-  const seconds = Math.max(60, Math.round(reduceSeconds((mlEach * s.diners) / 1000, leaves, s.ringW) / 30) * 30)
+  const seconds = Math.max(60, halfMinutes(reduceSeconds((mlEach * s.diners) / 1000, leaves, s.ringW)))
   return simmer(what, seconds, [60, 60], [0, 0], then)
 }
 
@@ -116,7 +112,7 @@ export const RECIPES: readonly Recipe[] = [
     ],
     steps: s => [
       atBoard('Peel and cut the potatoes', 10 * MIN, s, [HOUR, 4 * HOUR]),
-      simmer('Potatoes on in cold salted water', Math.round(boilSeconds(potFor(s, 0.5), s.ringW) / 30) * 30, [MIN, 0], [0, 0]),
+      simmer('Potatoes on in cold salted water', halfMinutes(boilSeconds(potFor(s, 0.5), s.ringW)), [MIN, 0], [0, 0]),
       simmer('Let the potatoes simmer', 20 * MIN, [30, MIN], [0, 0], 'Drain them and let them steam dry'),
       over('Rice the potatoes and beat in butter and hot milk', 6 * MIN, [20 * MIN, 45 * MIN], 'Cover the mash and keep it warm')
     ]
@@ -130,7 +126,7 @@ export const RECIPES: readonly Recipe[] = [
       { what: 'butter and oil', each: 20, unit: 'g' }
     ],
     steps: s => [
-      simmer('Potatoes on in cold, well salted water', Math.round(boilSeconds(potFor(s, 0.5), s.ringW) / 30) * 30, [MIN, 0], [0, 0]),
+      simmer('Potatoes on in cold, well salted water', halfMinutes(boilSeconds(potFor(s, 0.5), s.ringW)), [MIN, 0], [0, 0]),
       simmer('Let the potatoes simmer', 25 * MIN, [30, MIN], [HOUR, 24 * HOUR], 'Drain, and let them dry'),
       atBoard('Slice the potatoes', 5 * MIN, s, [30 * MIN, 4 * HOUR]),
       over('Sauté the slices brown', 12 * MIN, [4 * MIN, 12 * MIN])
@@ -200,7 +196,7 @@ export const RECIPES: readonly Recipe[] = [
       { what: 'Rinse the rice and let it soak', tool: null, seconds: 40 * MIN, hands: [2 * MIN, 0], stands: [20 * MIN, HOUR] },
       simmer(
         'Rice on, to the boil, then low under its lid',
-        Math.round(boilSeconds(0.11 * s.diners, s.ringW) / 30) * 30 + 10 * MIN,
+        halfMinutes(boilSeconds(0.11 * s.diners, s.ringW)) + 10 * MIN,
         [MIN, 15],
         [0, 0],
         'Off the heat, lid on'
@@ -282,7 +278,7 @@ export const RECIPES: readonly Recipe[] = [
       over('Reduce vinegar and shallot, melt the butter', 6 * MIN, [30 * MIN, 2 * HOUR]),
       over(
         `Beat the yolks over barely hot water, butter in by drops, to {65 °C}`,
-        Math.round(9 * Math.sqrt(s.diners / 4) * 2) * 30,
+        halfMinutes(9 * MIN * Math.sqrt(s.diners / 4)),
         [10 * MIN, 30 * MIN],
         'Keep it warm, not hot'
       )

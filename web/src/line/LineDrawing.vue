@@ -11,7 +11,7 @@ import type { Phase } from '#core/method/method'
 import { phaseName, shortName } from '#core/plan/everyMethod'
 import { plateInUse, type Plan } from '#core/plan/plan'
 import type { Spread } from '#core/plan/spread'
-import { showClock, showTemperature, shownText } from '#core/quantity/format'
+import { capital, showClock, showTemperature, shownText } from '#core/quantity/format'
 import { useUnits } from '../stores/units'
 import { bandPath, degreeTicks, linePath, minuteTicks, scale } from './axes'
 
@@ -90,7 +90,6 @@ const parts = computed((): Part[] => {
     { name: 'Carve', from: plan.carve.time, to: end.value, kind: 'carve' as const }
   ]
 })
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 /** As much of its name as there is room for. */
 function nameOf(p: Part): string | undefined {
   const room = x.value(p.to) - x.value(p.from)
