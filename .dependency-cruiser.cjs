@@ -1,5 +1,26 @@
 /** Which room may import which. In core a floor imports only the floors under it. */
-const FLOORS = ['quantity', 'heat', 'meat', 'kit', 'doneness', 'safety', 'method', 'plan', 'cook', 'book', 'service', 'formats', 'evidence']
+const FLOORS = [
+  'numerics',
+  'quantity',
+  'input',
+  'heat',
+  'meat',
+  'shop',
+  'kit',
+  'doneness',
+  'safety',
+  'method',
+  'request',
+  'plan',
+  'estimate',
+  'words',
+  'session',
+  'book',
+  'service',
+  'usecase',
+  'formats',
+  'evidence'
+]
 
 const floors = FLOORS.map((floor, height) => ({
   name: `core-${floor}-only-downward`,

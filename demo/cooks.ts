@@ -5,8 +5,8 @@
  */
 import type { Knex } from 'knex'
 import { plannedOf, type Outcome } from '#core/book/record'
-import type { CookEvent } from '#core/cook/events'
-import { begunBy, type Way } from '#core/cook/way'
+import type { CookEvent } from '#core/session/events'
+import { begunBy, type Way } from '#core/session/way'
 import { valueAt } from '#core/heat/history'
 import { kitInUse, READY_KITS } from '#core/kit/kit'
 import { preheatSeconds } from '#core/kit/pan'
@@ -17,11 +17,11 @@ import { planFor, setupFor } from '#core/plan/everyMethod'
 import { methodSpread } from '#core/plan/methodSpread'
 import { planPanSear } from '#core/plan/panPlan'
 import type { Plan } from '#core/plan/plan'
-import { setupOf, type PlanRequest } from '#core/plan/request'
+import { setupOf, type PlanRequest } from '#core/request/request'
 import { planSpread, type Spread } from '#core/plan/spread'
-import { marksOf } from '#core/plan/underWay'
+import { marksOf } from '#core/estimate/underWay'
 import { CookRepository } from '#server/cooks/repository'
-import { FIRST_REQUEST } from '#core/plan/firstRequest'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
 
 interface Evening {
   readonly id: string

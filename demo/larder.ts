@@ -1,6 +1,6 @@
 /** What lies in the galley's fridge and freezer: a quarter came on Tuesday, and not every packet was labelled. */
 import type { Knex } from 'knex'
-import type { Packet } from '#core/meat/larder'
+import type { Packet } from '#core/shop/larder'
 import { PacketRepository } from '#server/packets/repository'
 
 const HOUR = 3600_000

@@ -13,12 +13,12 @@ import type { MethodKind } from '#core/method/methods'
 import { panStages, panSubject } from '#core/method/panSear'
 import { roast } from '#core/method/roast'
 import { USUAL_KIT, usualSettings } from '#core/method/usual'
-import { believe, drawMembers } from '#core/plan/belief'
+import { believe, drawMembers } from '#core/estimate/belief'
 import { compareMethods } from '#core/plan/compare'
-import { FIRST_REQUEST } from '#core/plan/firstRequest'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { planPanSear } from '#core/plan/panPlan'
-import { setupOf } from '#core/plan/request'
-import { panTrialOf } from '#core/plan/trial'
+import { setupOf } from '#core/request/request'
+import { panTrialOf } from '#core/estimate/trial'
 
 const setup = setupOf(FIRST_REQUEST)
 const plan = planPanSear(setup, FIRST_REQUEST.targetC)

@@ -6,7 +6,7 @@
 import { readFileSync } from 'node:fs'
 import { answerCompare, answerPlan } from '#core/formats/answers'
 import { answerSimulate } from '#core/formats/simulate'
-import { InvalidInputError, type Problem } from '#core/formats/problem'
+import { InvalidInputError, type Problem } from '#core/input/problem'
 
 const COMMANDS: Record<string, (input: unknown) => object> = { plan: answerPlan, compare: answerCompare, simulate: answerSimulate }
 const USAGE = `Use: npm run -s macellaio -- plan FILE.json | compare FILE.json | simulate FILE.json   (“-” reads standard input)`

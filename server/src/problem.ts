@@ -4,7 +4,7 @@
  */
 import type { ErrorRequestHandler, RequestHandler } from 'express'
 import type { Logger } from 'pino'
-import { InvalidInputError, type Problem as InputProblem } from '#core/formats/problem'
+import { InvalidInputError, type Problem as InputProblem } from '#core/input/problem'
 
 export class Problem extends Error {
   override readonly name = 'Problem'

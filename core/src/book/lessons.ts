@@ -1,14 +1,14 @@
 /** What the Book teaches of the kit: its cooks with readings, each as it happened, with the pan and oven it was cooked in. */
-import { progressOf, spellsUntil, spentUntil } from '#core/cook/progress'
+import { progressOf, spellsUntil, spentUntil } from '#core/session/progress'
 import { METHODS, type MethodKind, type SettingsOf } from '#core/method/methods'
 import type { Method } from '#core/method/method'
-import type { Trial } from '#core/plan/belief'
+import type { Trial } from '#core/estimate/belief'
 import { setupFor } from '#core/plan/everyMethod'
-import { panTrialOfPast } from '#core/plan/heed'
-import { learning, type FinishedCook, type Learned } from '#core/plan/learn'
-import { setupOf, type PlanRequest } from '#core/plan/request'
-import type { Steps } from '#core/plan/steps'
-import { trialOfPast, type Spent } from '#core/plan/underWay'
+import { panTrialOfPast } from '#core/estimate/heed'
+import { learning, type FinishedCook, type Learned } from '#core/estimate/learn'
+import { setupOf, type PlanRequest } from '#core/request/request'
+import type { Steps } from '#core/numerics/steps'
+import { trialOfPast, type Spent } from '#core/estimate/underWay'
 import type { CookRecord } from './record'
 
 /** Of a pan what it gives of the usual, of an oven what it holds over its dial, K; the range holds 80 %. */

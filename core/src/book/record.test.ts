@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import type { CookEvent } from '#core/cook/events'
-import { FIRST_REQUEST } from '#core/plan/firstRequest'
+import type { CookEvent } from '#core/session/events'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { planPanSear } from '#core/plan/panPlan'
-import { setupOf } from '#core/plan/request'
+import { setupOf } from '#core/request/request'
 import { plannedOf, seenOf } from './record'
 
 describe('what goes into the book', () => {

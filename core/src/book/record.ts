@@ -2,12 +2,12 @@
  * A cook as it is kept: what was asked, what the plan foresaw, what happened, how it
  * turned out. Small enough to store whole.
  */
-import { standing, type CookEvent } from '#core/cook/events'
-import { progressOf } from '#core/cook/progress'
-import type { Way } from '#core/cook/way'
+import { standing, type CookEvent } from '#core/session/events'
+import { progressOf } from '#core/session/progress'
+import type { Way } from '#core/session/way'
 import type { Plan } from '#core/plan/plan'
-import type { PlanRequest } from '#core/plan/request'
-import type { Percentiles } from '#core/plan/belief'
+import type { PlanRequest } from '#core/request/request'
+import type { Percentiles } from '#core/estimate/belief'
 import type { Spread } from '#core/plan/spread'
 
 /** The plan's figures and drawings, thinned. Seconds since laying in, °C. */

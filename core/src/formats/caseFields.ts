@@ -19,7 +19,7 @@ import {
 import type { RestLength } from '#core/method/method'
 import { parseQuantity, QuantityError } from '#core/quantity/parse'
 import { baseUnit, findUnit, fromBase, type Dimension, type Unit } from '#core/quantity/units'
-import { InvalidInputError } from './problem'
+import { InvalidInputError } from '#core/input/problem'
 import { REST_LIMITS_S, ROOM_LIMITS } from './requestSchema'
 
 class Unreadable {

@@ -3,12 +3,12 @@
  */
 import * as yup from 'yup'
 import { CRUSTS, VERDICTS, type Outcome, type Planned } from '#core/book/record'
-import type { Way } from '#core/cook/way'
-import { EVENT_KINDS, READING_LIMITS, type CookEvent } from '#core/cook/events'
+import type { Way } from '#core/session/way'
+import { EVENT_KINDS, READING_LIMITS, type CookEvent } from '#core/session/events'
 import { dialsOf, fitsDial, type Dialled } from '#core/method/dials'
 import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
-import type { PlanRequest } from '#core/plan/request'
-import { validate } from './problem'
+import type { PlanRequest } from '#core/request/request'
+import { validate } from '#core/input/problem'
 import { parseRequest } from './requestSchema'
 
 const TITLE_LENGTH = 120

@@ -5,11 +5,11 @@
 import * as yup from 'yup'
 import { REGIONS, type Region } from '#core/meat/cut'
 import { CUTS } from '#core/meat/cuts'
-import { THAWING_HOWS, WRAPS, type Packet } from '#core/meat/larder'
-import type { Order } from '#core/meat/orderSlip'
+import { THAWING_HOWS, WRAPS, type Packet } from '#core/shop/larder'
+import type { Order } from '#core/shop/orderSlip'
 import { INTACTS, PIECE_LIMITS } from '#core/meat/piece'
 import type { UnitSystem } from '#core/quantity/units'
-import { validate } from './problem'
+import { validate } from '#core/input/problem'
 
 export const LABEL_LENGTH = 80
 export const ORDER_LIMITS = { pieces: [1, 60], pieceG: [20, 20000], fatMm: [0, 30] } as const

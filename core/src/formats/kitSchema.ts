@@ -5,8 +5,8 @@ import { GRILL_FUELS } from '#core/kit/grill'
 import { SHELVES, type Kit } from '#core/kit/kit'
 import { GIVES_LIMITS, PAN_METALS, PAN_SIZES, RING_HEATS } from '#core/kit/pan'
 import { OFF_LIMITS_K } from '#core/kit/thermometer'
-import { named, oneOf, optional, within } from './plainFields'
-import { validate } from './problem'
+import { named, oneOf, optional, within } from '#core/input/plainFields'
+import { validate } from '#core/input/problem'
 
 const id = (): yup.StringSchema<string> => yup.string().strict().required('This needs an id.').max(60)
 const yes = (): yup.BooleanSchema<boolean> => yup.boolean().strict().required('This is yes or no.')

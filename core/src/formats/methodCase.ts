@@ -13,7 +13,7 @@ import { PAN_LIMITS, TURNINGS } from '#core/method/panSear'
 import { usualSettings, wholeKit } from '#core/method/usual'
 import type { KitInUse } from '#core/kit/kit'
 import { needed, quantity, restShape, share, word } from './caseFields'
-import { InvalidInputError } from './problem'
+import { InvalidInputError } from '#core/input/problem'
 
 const RESTING = ['cover', 'rest', 'rewarm', 'byClock']
 const SEARING = ['pan', 'ring', 'heat', 'sear', 'spells', 'fatEdge', 'basted']

@@ -8,7 +8,7 @@ import type { MethodKind, SettingsOf } from '#core/method/methods'
 import type { TopUp } from '#core/method/pot'
 import type { RestLength } from '#core/method/method'
 import type { Piece } from '#core/meat/piece'
-import type { PlanRequest } from '#core/plan/request'
+import type { PlanRequest } from '#core/request/request'
 import { parsePlanCase } from './caseFile'
 
 /** What a dial is called in a case file. Those of the rest, of topping up and of the clock are written otherwise. */

@@ -7,10 +7,10 @@ import { OWN, SCALES } from '#core/doneness/scale'
 import { CUTS } from '#core/meat/cuts'
 import { COAT_KINDS, INTACTS, PIECE_LIMITS, SURFACES, type SurfaceState } from '#core/meat/piece'
 import { COVERS, PAN_LIMITS, TURNINGS } from '#core/method/panSear'
-import { panOf, ringOf, type PlanRequest } from '#core/plan/request'
+import { panOf, ringOf, type PlanRequest } from '#core/request/request'
 import { kitInUseSchema } from './kitSchema'
-import { oneOf, optional, within } from './plainFields'
-import { InvalidInputError, validate } from './problem'
+import { oneOf, optional, within } from '#core/input/plainFields'
+import { InvalidInputError, validate } from '#core/input/problem'
 import { scaleSchema } from './scaleSchema'
 
 export const TARGET_LIMITS = [40, 75] as const

@@ -1,7 +1,7 @@
 /** A scale of doneness of the cook's own: the same words, other degrees, each above the one before. */
 import * as yup from 'yup'
 import { OWN } from '#core/doneness/scale'
-import { named, within } from './plainFields'
+import { named, within } from '#core/input/plainFields'
 
 const DEGREES = [0, 90] as const
 

@@ -3,7 +3,7 @@
  * come as they are read, so that the page says what the screen said.
  */
 import * as yup from 'yup'
-import { validate } from './problem'
+import { validate } from '#core/input/problem'
 
 export interface PrintedSheet {
   readonly title: string

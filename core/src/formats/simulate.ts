@@ -9,7 +9,7 @@ import { cutById } from '#core/meat/cuts'
 import { isFlat } from '#core/meat/piece'
 import { subjectOf } from '#core/method/setup'
 import { parseSimulateCase, type FaceGiven, type SimulateCase } from './caseFile'
-import { InvalidInputError } from './problem'
+import { InvalidInputError } from '#core/input/problem'
 import { degrees, maybe, round, seconds } from './rounded'
 
 /**

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { ownDish } from '#core/service/ticket'
 import { TICKET } from '#core/service/ticket.fixture'
-import { InvalidInputError } from './problem'
+import { InvalidInputError } from '#core/input/problem'
 import { readTicket, writeTicket } from './ticketSchema'
 
 describe('a ticket', () => {

@@ -3,9 +3,9 @@ import * as yup from 'yup'
 import { DISH_KINDS, TOOLS } from '#core/service/dish'
 import { recipeById } from '#core/service/recipes'
 import { COOKS_LIMITS, DINERS_LIMITS, MOST_LINES, type Ticket } from '#core/service/ticket'
-import { named, oneOf, within } from './plainFields'
+import { named, oneOf, within } from '#core/input/plainFields'
 import { readPlanCase } from './planCase'
-import { InvalidInputError, validate } from './problem'
+import { InvalidInputError, validate } from '#core/input/problem'
 
 const MOST_STEPS = 20
 const LONGEST_S = 48 * 3600

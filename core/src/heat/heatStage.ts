@@ -10,7 +10,7 @@ import type { End } from './crossing'
 import type { CrustVapour } from './crustVapour'
 import type { Axis } from './grid'
 import type { OuterCell, Surface } from './surface'
-import { solveTridiagonal } from './tridiagonal'
+import { solveTridiagonal } from '#core/numerics/tridiagonal'
 
 const MOST_ITERATIONS = 8
 /** K: how far from where it was aimed a cell that crossed a kink of the boiling curve may come out. */

@@ -10,7 +10,7 @@
 import type { Axis } from './grid'
 import type { Material } from './properties'
 import { Tabulated } from './tabulated'
-import { solveTridiagonal } from './tridiagonal'
+import { solveTridiagonal } from '#core/numerics/tridiagonal'
 import { heldWaterShare } from './vapour'
 
 /** How far the diffusivity has gone from its cool to its hot value: half-way at 57.5 °C. */

@@ -7,7 +7,7 @@ import { slabGrid } from './grid'
 import { drySolid, meatMaterial, type Material } from './properties'
 import { CONSTANTS } from './constants'
 import { Substances } from './substances'
-import { solveTridiagonal } from './tridiagonal'
+import { solveTridiagonal } from '#core/numerics/tridiagonal'
 import { BOILING_LATENT_HEAT } from './vapour'
 
 const value = fc.double({ min: -1, max: 1, noNaN: true })

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { cautionsFor } from '#core/safety/cautions'
 import { callSheet, remarks, secondsLate } from './callSheet'
-import { FIRST_REQUEST } from './firstRequest'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { planPanSear } from './panPlan'
-import { percentile, Randomness } from './random'
-import { RequestError, setupOf, type PlanRequest } from './request'
-import { risingRoot } from './root'
+import { percentile, Randomness } from '#core/numerics/random'
+import { RequestError, setupOf, type PlanRequest } from '#core/request/request'
+import { risingRoot } from '#core/numerics/root'
 import { planSpread } from './spread'
 
 const asked = (part: Partial<PlanRequest> = {}, piece: Partial<PlanRequest['piece']> = {}): PlanRequest => ({

@@ -4,7 +4,7 @@
  */
 import { bandEnd, bandOf, scaleOf } from '#core/doneness/scale'
 import { preheatSeconds } from '#core/kit/pan'
-import { setupOf, coverage, type PlanRequest } from './request'
+import { setupOf, coverage, type PlanRequest } from '#core/request/request'
 import {
   showDuration,
   showDurationRange,
@@ -16,7 +16,7 @@ import {
 } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import type { PanPlan } from './panPlan'
-import { UNKNOWN } from './belief'
+import { UNKNOWN } from '#core/estimate/belief'
 import type { Spread } from './spread'
 
 export type LineId = 'pan' | 'turn' | 'pull' | 'after' | 'rest' | 'eat'

@@ -9,7 +9,7 @@ import { rested, type Method, type Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
 import { InfeasibleError, planMethod, type Plan } from './plan'
 import type { Hint } from './search'
-import { finish, type Steps } from './steps'
+import { finish, type Steps } from '#core/numerics/steps'
 
 /** What the peak would be off by if the piece were 3 mm thicker or thinner and cooked by the clock, K. */
 export interface Misjudged {

@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { planFor } from './everyMethod'
-import { FIRST_REQUEST } from './firstRequest'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { dialled, dialsOf, dialValues, DIAL_KEYS, fitsDial, type Dial, type Dialled } from '#core/method/dials'
 import { METHOD_KINDS } from '#core/method/methods'
 import { USUAL_KIT, usualSettings } from '#core/method/usual'

@@ -5,7 +5,7 @@ import type { Dialled } from '#core/method/dials'
 import type { MethodKind } from '#core/method/methods'
 import { planDoubts } from './doubts'
 import { planFor } from './everyMethod'
-import { FIRST_REQUEST } from './firstRequest'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
 
 const { piece: strip } = FIRST_REQUEST
 const joint = (across: number, more: Partial<Piece> = {}): Piece => ({

@@ -14,7 +14,7 @@ import { valueAt } from '#core/heat/history'
 import { planOne, type Bare, type Planned, type Unsuited } from './compare'
 import type { PhaseSpan, Plan } from './plan'
 import type { Hint } from './search'
-import { panOf, panSettings, RequestError, ringOf, type PlanRequest } from './request'
+import { panOf, panSettings, RequestError, ringOf, type PlanRequest } from '#core/request/request'
 
 /** @throws RequestError */
 export function planFor(request: PlanRequest, kind: MethodKind, turned: Dialled, hint?: Hint): Planned | Unsuited {

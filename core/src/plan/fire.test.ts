@@ -12,9 +12,9 @@ import { METHODS, type MethodKind } from '#core/method/methods'
 import { pastryMisses } from '#core/method/wrapped'
 import { USUAL_KIT } from '#core/method/usual'
 import { planFor, setupFor } from './everyMethod'
-import { FIRST_REQUEST } from './firstRequest'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
 import type { Plan } from './plan'
-import type { PlanRequest } from './request'
+import type { PlanRequest } from '#core/request/request'
 import { secondServing } from './secondServing'
 
 function piece(cutId: string, thicknessMm: number, rest: Partial<Piece> = {}): Piece {

@@ -5,12 +5,12 @@ import { pieceName } from '#core/meat/piece'
 import { METHODS } from '#core/method/methods'
 import { misjudging } from './compare'
 import { planFor, setupFor } from './everyMethod'
-import { FIRST_REQUEST } from './firstRequest'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { methodSpread, methodSpreading } from './methodSpread'
 import { methodConsequences, methodWhatIf } from './methodWhatIf'
 import type { Plan } from './plan'
-import type { PlanRequest } from './request'
-import type { Steps } from './steps'
+import type { PlanRequest } from '#core/request/request'
+import type { Steps } from '#core/numerics/steps'
 
 const joint = (across: number, length: number): PlanRequest => ({
   ...FIRST_REQUEST,

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { Dialled } from '#core/method/dials'
 import type { MethodKind } from '#core/method/methods'
 import { methodSheet, phaseName, planFor, shortName } from './everyMethod'
-import { FIRST_REQUEST } from './firstRequest'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
 import type { Plan } from './plan'
 
 const JOINT = {

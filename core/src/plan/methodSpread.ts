@@ -6,12 +6,12 @@
 import { valueAt } from '#core/heat/history'
 import type { Method, Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
-import { drawing, type Gauss, type Percentiles, type Unknowns } from './belief'
+import { drawing, type Gauss, type Percentiles, type Unknowns } from '#core/estimate/belief'
 import type { Plan } from './plan'
-import { percentile } from './random'
+import { percentile } from '#core/numerics/random'
 import type { Spread } from './spread'
-import { finish, type Steps } from './steps'
-import { trialOf } from './trial'
+import { finish, type Steps } from '#core/numerics/steps'
+import { trialOf } from '#core/estimate/trial'
 
 const MEMBERS = 40
 const SEED = 20262

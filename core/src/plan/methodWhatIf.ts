@@ -7,7 +7,7 @@ import { rested, type Method, type Program, type Resting } from '#core/method/me
 import type { Setup } from '#core/method/setup'
 import { thicker } from './compare'
 import type { Plan } from './plan'
-import { finish, type Steps } from './steps'
+import { finish, type Steps } from '#core/numerics/steps'
 import { COOLER_PAN_K, FRIDGE_C, LATE_S, MISJUDGED_MM, type Consequence, type WhatIfId } from './whatIf'
 
 /** How far a dial of each kind of heat is easily off, K; common practice, no source. */

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { cutById } from '#core/meat/cuts'
-import { FIRST_REQUEST } from './firstRequest'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { planPanSear } from './panPlan'
 import { afterwards, checklistFor, comparePreparations, USUAL_PREPARATION, warmedUp } from './preparation'
-import { setupOf } from './request'
+import { setupOf } from '#core/request/request'
 import { thicknessesAllow, thinEndPeak } from './thickness'
 
 const setup = setupOf(FIRST_REQUEST)

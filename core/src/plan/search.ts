@@ -4,7 +4,7 @@
  * the peak rises there; the default ones correct it.
  */
 import { COARSE_STEPS, KEEP_ENDS, run, type Recording, type Run, type Stage, type Subject } from '#core/heat/program'
-import { risingRoot, type Bracket } from './root'
+import { risingRoot, type Bracket } from '#core/numerics/root'
 
 /** What is solved. Times in s, temperatures in °C. */
 export interface Problem {

@@ -6,10 +6,10 @@
 import { valueAt } from '#core/heat/history'
 import { COARSE_STEPS, run, type Recording } from '#core/heat/program'
 import { flatSpells, panStages, panSubject, type PanSetup, type Spell } from '#core/method/panSear'
-import { drawUnknowns, withUnknowns, type Percentiles } from './belief'
-import { percentile, Randomness } from './random'
+import { drawUnknowns, withUnknowns, type Percentiles } from '#core/estimate/belief'
+import { percentile, Randomness } from '#core/numerics/random'
 import type { PanPlan } from './panPlan'
-import { finish, type Steps } from './steps'
+import { finish, type Steps } from '#core/numerics/steps'
 
 export interface Spread {
   /** When the core reads the pull temperature, s: the 10th, 50th and 90th percentile. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { FIRST_REQUEST } from './firstRequest'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { planPanSear } from './panPlan'
-import { setupOf } from './request'
+import { setupOf } from '#core/request/request'
 import { whatIf, type WhatIfId } from './whatIf'
 
 describe('what if, cooked by the clock of the plan', () => {

@@ -5,7 +5,7 @@
 import { KEEP_ENDS, run } from '#core/heat/program'
 import { edgeSeconds, flatSpells, panStages, panSubject, type PanSetup, type Spell } from '#core/method/panSear'
 import type { PanPlan } from './panPlan'
-import { finish, type Steps } from './steps'
+import { finish, type Steps } from '#core/numerics/steps'
 
 export type WhatIfId =
   | 'thicker'

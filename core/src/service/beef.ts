@@ -1,12 +1,12 @@
 /** A plan from the fire as a dish on the ticket: its stages are its steps, and between them nothing waits. */
-import { heatsOf, panHotAfter, type Heats } from '#core/cook/way'
+import { heatsOf, panHotAfter, type Heats } from '#core/session/way'
 import type { Phase } from '#core/method/method'
 import type { MethodKind } from '#core/method/methods'
 import type { Dialled } from '#core/method/dials'
 import { phaseName } from '#core/plan/everyMethod'
 import { capital } from '#core/quantity/format'
 import type { PhaseSpan, Plan } from '#core/plan/plan'
-import type { PlanRequest } from '#core/plan/request'
+import type { PlanRequest } from '#core/request/request'
 import { PLATE_S, type Dish, type Step, type Tool } from './dish'
 
 const TOOL_OF: Record<Phase, Tool | null> = {

@@ -3,7 +3,7 @@
  * the cook's hands allow, and the order in which dishes choose is the one that leaves the least standing about.
  * Seconds, negative before serving.
  */
-import { Randomness } from '#core/plan/random'
+import { Randomness } from '#core/numerics/random'
 import { PLATE_S, TOOLS, type Dish, type Kitchen, type Step, type Tool } from './dish'
 import { Lane, type Taken } from './lane'
 

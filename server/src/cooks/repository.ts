@@ -3,8 +3,8 @@
  * write may come twice: a client that lost its connection sends again.
  */
 import type { Knex } from 'knex'
-import { progressOf, type Phase } from '#core/cook/progress'
-import type { CookEvent } from '#core/cook/events'
+import { progressOf, type Phase } from '#core/session/progress'
+import type { CookEvent } from '#core/session/events'
 import { seenOf, type CookRecord, type Outcome, type Seen } from '#core/book/record'
 import type { NewCook } from '#core/formats/cookSchema'
 

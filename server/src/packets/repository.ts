@@ -1,6 +1,6 @@
 /** What is in the fridge and the freezer. A packet sent again replaces itself; a removed one can be put back. */
 import type { Knex } from 'knex'
-import type { Packet } from '#core/meat/larder'
+import type { Packet } from '#core/shop/larder'
 
 interface PacketRow {
   id: string

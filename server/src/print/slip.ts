@@ -1,7 +1,7 @@
 /** The order slip as a page: A5, large enough to be read across a counter. */
 import { cutById } from '#core/meat/cuts'
 import { REGION_NAMES } from '#core/meat/cut'
-import { slipOf, type Order } from '#core/meat/orderSlip'
+import { slipOf, type Order } from '#core/shop/orderSlip'
 import type { UnitSystem } from '#core/quantity/units'
 import { page, words } from './page'
 

@@ -1,12 +1,12 @@
 /** The server's interface, with its problem details turned into errors that say what is wrong. */
 import type { CookRecord, Outcome, Seen } from '#core/book/record'
-import type { CookEvent } from '#core/cook/events'
-import type { Phase } from '#core/cook/progress'
+import type { CookEvent } from '#core/session/events'
+import type { Phase } from '#core/session/progress'
 import type { NewCook } from '#core/formats/cookSchema'
 import type { PrintedSheet } from '#core/formats/sheetSchema'
 import type { Kit } from '#core/kit/kit'
-import type { Packet } from '#core/meat/larder'
-import type { Order } from '#core/meat/orderSlip'
+import type { Packet } from '#core/shop/larder'
+import type { Order } from '#core/shop/orderSlip'
 import type { UnitSystem } from '#core/quantity/units'
 
 /** The server answered, and refused. */

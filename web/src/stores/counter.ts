@@ -1,10 +1,10 @@
 /** What the cook is after at the counter: kept through reloads. */
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { APPETITES, chooseCuts, FIRST_ASK, purchaseOf, type Appetite, type Ask, type Table } from '#core/meat/choose'
+import { APPETITES, chooseCuts, FIRST_ASK, purchaseOf, type Appetite, type Ask, type Table } from '#core/shop/choose'
 import { HEATS, REGIONS, type Heat, type Region } from '#core/meat/cut'
 import { CUTS, cutById } from '#core/meat/cuts'
-import { orderFor, type Order } from '#core/meat/orderSlip'
+import { orderFor, type Order } from '#core/shop/orderSlip'
 import { parseOrder } from '#core/formats/counterSchema'
 import { kept } from './kept'
 

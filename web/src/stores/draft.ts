@@ -9,8 +9,8 @@ import { findContradiction } from '#core/meat/contradiction'
 import type { Cut } from '#core/meat/cut'
 import { CUTS, cutById } from '#core/meat/cuts'
 import { weightFromSize, type Piece } from '#core/meat/piece'
-import { FIRST_REQUEST } from '#core/plan/firstRequest'
-import type { PlanRequest } from '#core/plan/request'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
+import type { PlanRequest } from '#core/request/request'
 import { kept } from './kept'
 
 /** What was ordered of a cut. */

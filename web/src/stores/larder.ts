@@ -6,7 +6,7 @@ import { defineStore } from 'pinia'
 import { nanoid } from 'nanoid'
 import { computed, ref } from 'vue'
 import { parsePacket } from '#core/formats/counterSchema'
-import { inOrder, type Packet } from '#core/meat/larder'
+import { inOrder, type Packet } from '#core/shop/larder'
 import { api, UnreachableError } from '../api/client'
 import { kept } from './kept'
 

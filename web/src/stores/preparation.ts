@@ -1,11 +1,11 @@
 /** How the piece is got ready, and by when: kept through reloads. What it does to the piece is written to the draft. */
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
-import type { Packet } from '#core/meat/larder'
+import type { Packet } from '#core/shop/larder'
 import { parsePacket } from '#core/formats/counterSchema'
 import { SURFACES } from '#core/meat/piece'
 import { checklistFor, OILINGS, PEPPERINGS, SALTINGS, USUAL_PREPARATION, type Compared, type Preparation } from '#core/plan/preparation'
-import { RequestError, setupOf, type PlanRequest } from '#core/plan/request'
+import { RequestError, setupOf, type PlanRequest } from '#core/request/request'
 import { hireWorker, Latest } from '../workers/planner'
 import { useDraft } from './draft'
 import { kept } from './kept'

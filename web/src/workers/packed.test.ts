@@ -1,7 +1,7 @@
 /** A plan that crosses between threads arrives as it left. */
 import { describe, expect, it } from 'vitest'
 import { planFor } from '#core/plan/everyMethod'
-import { FIRST_REQUEST } from '#core/plan/firstRequest'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { pack, unpack } from './packed'
 
 describe('plans between threads', () => {

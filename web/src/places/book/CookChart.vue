@@ -4,7 +4,7 @@ import VueApexCharts from 'vue3-apexcharts'
 import type { ApexOptions } from 'apexcharts'
 import { computed } from 'vue'
 import type { CookRecord } from '#core/book/record'
-import { progressOf } from '#core/cook/progress'
+import { progressOf } from '#core/session/progress'
 import { fromBase, shownUnit } from '#core/quantity/units'
 import { useUnits } from '../../stores/units'
 

@@ -2,7 +2,7 @@
 /** What the cook is after, in one sentence to fill in. */
 import { InputNumber as AInputNumber } from 'ant-design-vue'
 import { computed } from 'vue'
-import type { Appetite, Table } from '#core/meat/choose'
+import type { Appetite, Table } from '#core/shop/choose'
 import type { Heat } from '#core/meat/cut'
 import { perMass } from './money'
 import { useCounter } from '../../stores/counter'

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** Three cuts side by side on one scale: what the cook weighs against each other. */
 import { computed } from 'vue'
-import { costOf, USUAL_LOSS } from '#core/meat/cost'
+import { costOf, USUAL_LOSS } from '#core/shop/cost'
 import { tendernessWord, type Cut } from '#core/meat/cut'
 import { cutById } from '#core/meat/cuts'
-import { purchaseOf } from '#core/meat/choose'
+import { purchaseOf } from '#core/shop/choose'
 import { showLength, showMass, shownText } from '#core/quantity/format'
 import CutDrawing from '../../section/CutDrawing.vue'
 import { tenderness } from '../../section/tint'

@@ -2,7 +2,7 @@
 /** A packet without a name, or a name nobody knows: one question at a time. */
 import { Button as AButton } from 'ant-design-vue'
 import { computed, ref } from 'vue'
-import { candidatesFor, nextQuestion, type Answers } from '#core/meat/identify'
+import { candidatesFor, nextQuestion, type Answers } from '#core/shop/identify'
 import { isTender } from '#core/meat/cut'
 import CutDrawing from '../../section/CutDrawing.vue'
 

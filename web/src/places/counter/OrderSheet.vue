@@ -3,7 +3,7 @@
 import { Button as AButton, Input as AInput, Modal as AModal } from 'ant-design-vue'
 import { computed, ref, watch } from 'vue'
 import { REGION_NAMES } from '#core/meat/cut'
-import { slipOf, slipText } from '#core/meat/orderSlip'
+import { slipOf, slipText } from '#core/shop/orderSlip'
 import { ORDER_LIMITS } from '#core/formats/counterSchema'
 import { PIECE_LIMITS } from '#core/meat/piece'
 import { LATE_K, type Allows } from '#core/plan/thickness'

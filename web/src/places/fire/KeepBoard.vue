@@ -5,7 +5,7 @@ import { COLD_C, CHILLED_WITHIN_S, KEEPS_DAYS, type Kept } from '#core/plan/keep
 import type { Dialled } from '#core/method/dials'
 import type { MethodKind } from '#core/method/methods'
 import type { Plan } from '#core/plan/plan'
-import type { PlanRequest } from '#core/plan/request'
+import type { PlanRequest } from '#core/request/request'
 import { showDuration, showTemperature, shownText } from '#core/quantity/format'
 import { useUnits } from '../../stores/units'
 import { askWorker } from '../../workers/planner'

@@ -2,7 +2,7 @@
 /** The pan in use on its ring, empty, by the minute, and the signs to judge it by without a thermometer. */
 import { computed } from 'vue'
 import { hottestPan, PAN_SIGNS, panAfter, preheatSeconds } from '#core/kit/pan'
-import { panOf, ringOf } from '#core/plan/request'
+import { panOf, ringOf } from '#core/request/request'
 import { showDuration, showTemperature, shownText } from '#core/quantity/format'
 import { useDraft } from '../../stores/draft'
 import { useUnits } from '../../stores/units'

@@ -4,7 +4,7 @@ import { computed, defineAsyncComponent, onMounted, onUnmounted, reactive, ref, 
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { Button as AButton } from 'ant-design-vue'
 import { scaleOf } from '#core/doneness/scale'
-import { begunBy } from '#core/cook/way'
+import { begunBy } from '#core/session/way'
 import { dialsOf, dialValues, type DialKey, type DialValues } from '#core/method/dials'
 import { METHOD_KINDS, METHODS, type MethodKind } from '#core/method/methods'
 import { pieceName } from '#core/meat/piece'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A probe reading typed: digits only, big keys, either unit. */
 import { computed, ref, useTemplateRef } from 'vue'
-import { READING_LIMITS } from '#core/cook/events'
+import { READING_LIMITS } from '#core/session/events'
 import { parseQuantity, QuantityError } from '#core/quantity/parse'
 import { editable } from '#core/quantity/format'
 import { shownUnit } from '#core/quantity/units'

@@ -3,7 +3,7 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import type { CookRecord } from '#core/book/record'
-import type { Progress } from '#core/cook/progress'
+import type { Progress } from '#core/session/progress'
 import { valueAt } from '#core/heat/history'
 import { cutById } from '#core/meat/cuts'
 import type { Plan } from '#core/plan/plan'

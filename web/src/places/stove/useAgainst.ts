@@ -1,8 +1,8 @@
 /** What was read, against what was expected, and what the forecast has made of it, in a sentence or two. */
 import { computed, type ComputedRef } from 'vue'
 import type { CookRecord } from '#core/book/record'
-import type { Progress } from '#core/cook/progress'
-import type { Way } from '#core/cook/way'
+import type { Progress } from '#core/session/progress'
+import type { Way } from '#core/session/way'
 import { valueAt } from '#core/heat/history'
 import type { Plan } from '#core/plan/plan'
 import { showClock, showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'

@@ -4,8 +4,8 @@
  */
 import { computed, onScopeDispose, shallowRef, watch, type Ref } from 'vue'
 import type { CookRecord } from '#core/book/record'
-import { progressOf, spellsUntil, spentUntil } from '#core/cook/progress'
-import { nextOf, type Asked, type Forecast } from '#core/cook/stand'
+import { progressOf, spellsUntil, spentUntil } from '#core/session/progress'
+import { nextOf, type Asked, type Forecast } from '#core/session/stand'
 import { hireWorker, Latest, type Hand } from '../../workers/planner'
 import type { Heard } from '../../workers/planner.worker'
 

@@ -4,12 +4,12 @@
  */
 import { cutById } from '#core/meat/cuts'
 import { pieceName } from '#core/meat/piece'
-import type { UnderWay } from '#core/plan/underWay'
+import type { UnderWay } from '#core/estimate/underWay'
 import type { PanPlan } from '#core/plan/panPlan'
-import type { PlanRequest } from '#core/plan/request'
+import type { PlanRequest } from '#core/request/request'
 import { showClock, showDuration, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
-import type { Percentiles } from '#core/plan/belief'
+import type { Percentiles } from '#core/estimate/belief'
 import type { NextAction } from './nextAction'
 import type { Progress } from './progress'
 

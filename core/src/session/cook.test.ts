@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { stripSetup } from '#core/method/setups.fixture'
-import { FIRST_REQUEST } from '#core/plan/firstRequest'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { followRest, planPanSear } from '#core/plan/panPlan'
 import { standing, undoable, type CookEvent } from './events'
 import { callFor, callsAfter, probedRangeFromNow, pullRangeFromNow } from './call'

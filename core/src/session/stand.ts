@@ -1,7 +1,7 @@
 /** Where a cook stands, by the pan alone or by any other method: what is next, what is called out, what follows. */
 import type { PanPlan } from '#core/plan/panPlan'
-import type { PlanRequest } from '#core/plan/request'
-import type { UnderWay } from '#core/plan/underWay'
+import type { PlanRequest } from '#core/request/request'
+import type { UnderWay } from '#core/estimate/underWay'
 import type { UnitSystem } from '#core/quantity/units'
 import { callFor, callsAfter, type Call } from './call'
 import { nextAction, type NextAction } from './nextAction'

@@ -5,7 +5,7 @@
 import { capital, showLength, showMass, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import { gramsPerMm } from './choose'
-import { REGION_NAMES, type Cut, type Region } from './cut'
+import { REGION_NAMES, type Cut, type Region } from '#core/meat/cut'
 
 export interface Order {
   readonly cutId: string

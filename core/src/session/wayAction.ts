@@ -1,5 +1,5 @@
 /** The one thing to do next by any method: from where the cook stands in its program and the forecast made for it. */
-import type { UnderWay } from '#core/plan/underWay'
+import type { UnderWay } from '#core/estimate/underWay'
 import type { NextAction } from './nextAction'
 import type { Progress } from './progress'
 import { IN_THE_PAN, ringFollows, type Preheats } from './way'

@@ -3,9 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { stripSetup } from '#core/method/setups.fixture'
 import { drawMembers, EIGHTY, PRIOR, READING_SD, withUnknowns } from './belief'
 import { learning, type FinishedCook, type Learned } from './learn'
-import { planPanSear } from './panPlan'
-import { Randomness } from './random'
-import { finish } from './steps'
+import { planPanSear } from '#core/plan/panPlan'
+import { Randomness } from '#core/numerics/random'
+import { finish } from '#core/numerics/steps'
 import { panTrialOf } from './trial'
 
 const setup = stripSetup({ thicknessMm: 25 }, { turning: 'once' })

@@ -3,7 +3,7 @@
  * been where, what the probe said.
  */
 import type { Spell } from '#core/method/panSear'
-import type { Spent } from '#core/plan/underWay'
+import type { Spent } from '#core/estimate/underWay'
 import { standing, type CookEvent, type EventKind } from './events'
 
 export type Phase = 'ready' | 'heating' | 'on the heat' | 'lifted' | 'resting' | 'carved'

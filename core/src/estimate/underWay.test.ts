@@ -8,8 +8,8 @@ import type { Dialled } from '#core/method/dials'
 import type { Method, Resting } from '#core/method/method'
 import { FILLET_LOG } from '#core/method/setups.fixture'
 import { METHODS, METHOD_KINDS, type MethodKind } from '#core/method/methods'
-import { planFor, setupFor } from './everyMethod'
-import { FIRST_REQUEST } from './firstRequest'
+import { planFor, setupFor } from '#core/plan/everyMethod'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { heedUnderWay, marksOf, planUnderWay, type Happened, type Spent, type UnderWay } from './underWay'
 
 const TARGET = 54

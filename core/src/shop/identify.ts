@@ -2,8 +2,8 @@
  * The packet without a name: one question at a time, each the one that halves best what
  * it can still be, until a few muscles are left.
  */
-import type { Cut } from './cut'
-import { CUTS } from './cuts'
+import type { Cut } from '#core/meat/cut'
+import { CUTS } from '#core/meat/cuts'
 
 interface Answer {
   readonly id: string

@@ -3,8 +3,8 @@ import { rested, type Method, type Resting } from '#core/method/method'
 import { edgeSeconds, flatSpells, panSear, panStages, panSubject, type PanSetup, type Spell } from '#core/method/panSear'
 import type { Setup } from '#core/method/setup'
 import type { Trial } from './belief'
-import type { Plan } from './plan'
-import type { PanPlan } from './panPlan'
+import type { Plan } from '#core/plan/plan'
+import type { PanPlan } from '#core/plan/panPlan'
 
 const LONGEST_REST = 60 * 60
 

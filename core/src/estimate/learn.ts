@@ -7,7 +7,7 @@
 import { EIGHTY, PRIOR, withUnknowns, type Gauss, type Reading, type Trial, type Unknowns } from './belief'
 import { valueAt } from '#core/heat/history'
 import { COARSE_STEPS, DEFAULT_STEPS, KEEP_ENDS, run } from '#core/heat/program'
-import type { Steps } from './steps'
+import type { Steps } from '#core/numerics/steps'
 import { toldBy } from './straight'
 
 export interface FinishedCook<S = unknown> {

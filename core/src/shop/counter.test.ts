@@ -3,13 +3,13 @@ import { describe, expect, it } from 'vitest'
 import { enthalpyCurve, thawingTime } from '#core/heat/thawing'
 import { chooseCuts, FIRST_ASK, minutesFor, purchaseOf, type Ask } from './choose'
 import { costOf } from './cost'
-import { isTender } from './cut'
-import { CUTS, cutById } from './cuts'
+import { isTender } from '#core/meat/cut'
+import { CUTS, cutById } from '#core/meat/cuts'
 import { candidatesFor, nextQuestion } from './identify'
 import { inOrder, keepingOf, thawedAt, type Packet } from './larder'
-import { weightFromSize } from './piece'
+import { weightFromSize } from '#core/meat/piece'
 import { orderFor, slipOf, slipText } from './orderSlip'
-import { equalPortions, grainInWhole, portionsAt, slicesOf, usualMuscle } from './portion'
+import { equalPortions, grainInWhole, portionsAt, slicesOf, usualMuscle } from '#core/meat/portion'
 
 const cut = (id: string) => cutById(id)!
 const ids = (ask: Partial<Ask>): string[] => chooseCuts({ ...FIRST_ASK, ...ask }).map(c => c.cut.id)

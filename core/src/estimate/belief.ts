@@ -11,8 +11,8 @@ import { valueAt } from '#core/heat/history'
 import type { Constants } from '#core/heat/constants'
 import { run, type Recording, type Run, type Stage, type Subject } from '#core/heat/program'
 import type { Fineness, Setup } from '#core/method/setup'
-import { percentile, Randomness } from './random'
-import { finish, type Steps } from './steps'
+import { percentile, Randomness } from '#core/numerics/random'
+import { finish, type Steps } from '#core/numerics/steps'
 
 /** A range by its middle and its standard deviation. */
 export interface Gauss {

@@ -6,8 +6,8 @@ import { panStages, panSubject, type Spell } from '#core/method/panSear'
 import { stripSetup } from '#core/method/setups.fixture'
 import { drawUnknowns, withUnknowns } from './belief'
 import { heed } from './heed'
-import { planPanSear } from './panPlan'
-import { Randomness } from './random'
+import { planPanSear } from '#core/plan/panPlan'
+import { Randomness } from '#core/numerics/random'
 
 const setup = stripSetup({ thicknessMm: 34 })
 const plan = planPanSear(setup, 54)

@@ -2,9 +2,9 @@
 import { describe, expect, it } from 'vitest'
 import { stripSetup } from '#core/method/setups.fixture'
 import { believe, drawMembers, READING_SD, withUnknowns } from './belief'
-import { planPanSear } from './panPlan'
-import { Randomness } from './random'
-import { solveFree } from './search'
+import { planPanSear } from '#core/plan/panPlan'
+import { Randomness } from '#core/numerics/random'
+import { solveFree } from '#core/plan/search'
 import { panTrialOf } from './trial'
 
 const setup = stripSetup()

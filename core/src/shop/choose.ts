@@ -4,8 +4,8 @@
  * rules, and each rule that counts says so in words.
  */
 import { densityOf } from '#core/heat/properties'
-import { heatsOf, isTender, type Cut, type Heat } from './cut'
-import { CUTS } from './cuts'
+import { heatsOf, isTender, type Cut, type Heat } from '#core/meat/cut'
+import { CUTS } from '#core/meat/cuts'
 
 export const APPETITES = { light: 0.8, ordinary: 1, hearty: 1.25 } as const
 export type Appetite = keyof typeof APPETITES

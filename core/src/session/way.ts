@@ -8,8 +8,8 @@ import { METHODS, type MethodKind } from '#core/method/methods'
 import { preheatSeconds } from '#core/kit/pan'
 import { settingsFor, setupFor } from '#core/plan/everyMethod'
 import type { Plan } from '#core/plan/plan'
-import { panOf, ringOf, type PlanRequest } from '#core/plan/request'
-import { marksOf, type Mark } from '#core/plan/underWay'
+import { panOf, ringOf, type PlanRequest } from '#core/request/request'
+import { marksOf, type Mark } from '#core/estimate/underWay'
 
 export interface Way {
   readonly kind: Exclude<MethodKind, 'pan sear'>

@@ -7,8 +7,8 @@ import type { Setup } from '#core/method/setup'
 import { run } from '#core/heat/program'
 import type { Reading, Trial } from './belief'
 import { heedBy, type Heeded } from './heed'
-import { readPlan, recordingFor, type Plan } from './plan'
-import { solveFree, type Hint, type Solved } from './search'
+import { readPlan, recordingFor, type Plan } from '#core/plan/plan'
+import { solveFree, type Hint, type Solved } from '#core/plan/search'
 
 /** Where the piece was: in a stage of the program, by its number, or out of the heat; s. */
 export interface Spent {

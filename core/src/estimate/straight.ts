@@ -4,7 +4,7 @@
  * than what one cook tells of its pan.
  */
 import { NAMES, READING_SD, type Gauss, type Reading, type Unknowns } from './belief'
-import type { Steps } from './steps'
+import type { Steps } from '#core/numerics/steps'
 
 /** What is asked of the engine for some unknowns: what the core would read at each reading, and whatever else hangs on them. */
 export type Outputs = (unknowns: Unknowns<number>) => number[]

@@ -6,7 +6,7 @@
 import type { Setup } from '#core/method/setup'
 import { panSpells, panStages, panSubject, spellsToCome, withEdge, type PanSetup, type Spell } from '#core/method/panSear'
 import { EIGHTY, neededBy, PRIOR, withUnknowns, type Gauss, type Reading, type Trial, type Unknowns } from './belief'
-import { finish } from './steps'
+import { finish } from '#core/numerics/steps'
 import { toldBy } from './straight'
 
 export interface Heeded<S = PanSetup['settings']> {

@@ -1,7 +1,7 @@
 /** What is called out at the stove by any method: where the piece goes, and what is to be seen to there. */
 import type { Phase as Stage } from '#core/method/method'
-import type { UnderWay } from '#core/plan/underWay'
-import type { PlanRequest } from '#core/plan/request'
+import type { UnderWay } from '#core/estimate/underWay'
+import type { PlanRequest } from '#core/request/request'
 import { capital, showDuration, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import { pieceInWords, pullAdvice, restAdvice, type Call } from './call'

@@ -3,8 +3,8 @@
  * it will be thawed. Times in ms since 1970, as clocks give them.
  */
 import { thawingTime, THAWING_EXCHANGE } from '#core/heat/thawing'
-import type { Cut } from './cut'
-import type { SurfaceState } from './piece'
+import type { Cut } from '#core/meat/cut'
+import type { SurfaceState } from '#core/meat/piece'
 
 export type Place = 'fridge' | 'freezer'
 export const WRAPS = ['vacuum', 'wrapped', 'open'] as const
