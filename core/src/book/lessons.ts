@@ -1,14 +1,12 @@
 /** What the Book teaches of the kit: its cooks with readings, each as it happened, with the pan and oven it was cooked in. */
-import { progressOf, spellsUntil, spentUntil } from '#core/session/progress'
-import { METHODS, type MethodKind, type SettingsOf } from '#core/method/methods'
-import type { Method } from '#core/method/method'
-import type { Trial } from '#core/estimate/belief'
-import { setupFor } from '#core/plan/everyMethod'
-import { panTrialOfPast } from '#core/estimate/heed'
+import type { Trial } from '#core/estimate/ensemble'
 import { learning, type FinishedCook, type Learned } from '#core/estimate/learn'
-import { setupOf, type PlanRequest } from '#core/request/request'
+import { trialOfPast } from '#core/estimate/underWay'
+import { cookedWith } from '#core/method/dials'
 import type { Steps } from '#core/numerics/steps'
-import { trialOfPast, type Spent } from '#core/estimate/underWay'
+import { RequestError, type PlanRequest } from '#core/request/request'
+import { hotMetal, setupOf } from '#core/request/setup'
+import { progressOf, spentUntil } from '#core/session/progress'
 import type { CookRecord } from './record'
 
 /** Of a pan what it gives of the usual, of an oven what it holds over its dial, K; the range holds 80 %. */
@@ -16,8 +14,6 @@ export interface Lesson extends Pick<Learned, 'value' | 'low' | 'high' | 'cooks'
   readonly shelf: 'pans' | 'ovens'
   readonly id: string
 }
-
-const IN_THE_OVEN: ReadonlySet<MethodKind> = new Set<MethodKind>(['sear then oven', 'oven then sear', 'roast', 'in pastry'])
 
 /** The newest say most; so many are weighed. */
 export const MOST_COOKS = 30
@@ -39,40 +35,39 @@ const RESTING_S = 20 * 60
 
 function finished(record: CookRecord): FinishedCook[] {
   const { laidAt, pulledAt, readings, phase } = progressOf(record.events)
-  const { way, events } = record
   if (laidAt === null || pulledAt === null || phase !== 'carved') return []
   const offAt = (pulledAt - laidAt) / 1000
-  const told = readings.filter(r => r.time <= offAt + RESTING_S)
-  if (told.length === 0) return []
+  const read = readings.filter(r => r.time <= offAt + RESTING_S)
+  if (read.length === 0) return []
   const request = asUsual(record.request)
-  const setup = way === null ? null : setupFor(request, way.kind, way.dials)
-  const seared = setup === null || ('searS' in setup.settings && setup.settings.searS > 0 && way?.kind !== 'in pastry')
-  const oven = way !== null && IN_THE_OVEN.has(way.kind) ? request.kit?.oven : null
+  const trial = trialFor(request, record, pulledAt)
+  if (trial === null) return []
+  const { kit, method } = request
+  const oven = cookedWith(method.kind).includes('oven') ? kit.oven : null
   return [
     {
-      trial: trialOf(request, way, spellsUntil(events, pulledAt), spentUntil(events, pulledAt)),
-      readings: told.map(r => ({ time: r.time, celsius: r.coreC })),
-      contact: seared ? `${PAN}${request.panId}` : null,
+      trial,
+      readings: read.map(r => ({ time: r.time, celsius: r.coreC })),
+      contact: hotMetal(request) ? `${PAN}${kit.pan.id}` : null,
       heat: oven ? `${OVEN}${oven.id}` : null
     }
   ]
 }
 
-function trialOf(
-  request: PlanRequest,
-  way: CookRecord['way'],
-  spells: ReturnType<typeof spellsUntil>,
-  spent: readonly Spent[]
-): Trial<unknown> {
-  if (way === null) return panTrialOfPast(setupOf(request), request.targetC, spells) as Trial<unknown>
-  const method = METHODS[way.kind] as unknown as Method<SettingsOf[typeof way.kind]>
-  return trialOfPast(method, setupFor(request, way.kind, way.dials) as never, request.targetC, spent) as Trial<unknown>
+/** @returns null for what could not be planned today any more */
+function trialFor(request: PlanRequest, { events }: CookRecord, pulledAt: number): Trial<unknown> | null {
+  try {
+    const { method, setup, targetC } = setupOf(request)
+    return trialOfPast(method, setup, targetC, spentUntil(events, pulledAt)) as Trial<unknown>
+  } catch (error) {
+    if (error instanceof RequestError) return null
+    throw error
+  }
 }
 
 /** What was already learned at the time does not count twice. */
 function asUsual(request: PlanRequest): PlanRequest {
   const { kit } = request
-  if (!kit) return request
   const oven = kit.oven === null ? null : { ...kit.oven, offsetC: 0 }
   return { ...request, kit: { ...kit, pan: { ...kit.pan, gives: 1 }, oven } }
 }

@@ -4,14 +4,15 @@
  */
 import { standing, type CookEvent } from '#core/session/events'
 import { progressOf } from '#core/session/progress'
-import type { Way } from '#core/session/way'
 import type { Plan } from '#core/plan/plan'
 import type { PlanRequest } from '#core/request/request'
-import type { Percentiles } from '#core/estimate/belief'
-import type { Spread } from '#core/plan/spread'
+import type { Percentiles } from '#core/numerics/statistics'
+import type { Spread } from '#core/estimate/spread'
 
 /** The plan's figures and drawings, thinned. Seconds since laying in, °C. */
 export interface Planned {
+  /** The method's free quantity, s. */
+  readonly freeS: number
   readonly pullS: number
   readonly pullC: number
   readonly peakS: number
@@ -49,8 +50,6 @@ export interface CookRecord {
   /** Epoch ms. */
   readonly createdAt: number
   readonly request: PlanRequest
-  /** The method, where it was not the pan alone. */
-  readonly way: Way | null
   readonly planned: Planned
   readonly events: readonly CookEvent[]
   readonly outcome: Outcome
@@ -60,19 +59,19 @@ const POINTS = 80
 const tenth = (value: number): number => Math.round(value * 10) / 10
 const hundredth = (value: number): number => Math.round(value * 100) / 100
 
-/** @param plan with the moments, s, at which it is turned or goes on to the next stage */
-export function plannedOf(plan: Plan & { readonly turns: readonly number[] }, spread: Spread | null, preheatS: number | null): Planned {
-  const { history, turns } = plan
+export function plannedOf(plan: Plan, spread: Spread | null, preheatS: number | null): Planned {
+  const { history, marks } = plan
   const every = Math.max(1, Math.ceil(history.time.length / POINTS))
   const kept = history.time.map((_, i) => i).filter(i => i % every === 0 || i === history.time.length - 1)
   return {
+    freeS: tenth(plan.free),
     pullS: tenth(plan.pull.time),
     pullC: hundredth(plan.pull.core),
     peakS: tenth(plan.peak.time),
     peakC: hundredth(plan.peak.core),
     carveS: tenth(plan.carve.time),
     carveC: hundredth(plan.carve.core),
-    turnsS: turns.map(tenth),
+    turnsS: marks.slice(1).map(m => tenth(m.from)),
     preheatS: preheatS === null ? null : tenth(preheatS),
     loss: Math.round(plan.loss * 1e4) / 1e4,
     pullRangeS: spread ? [tenth(spread.pull[0]), tenth(spread.pull[1]), tenth(spread.pull[2])] : null,

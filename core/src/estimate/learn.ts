@@ -4,11 +4,12 @@
  * belief that the cooks before it left of the same things; thickness and start are each cook's
  * own and are not carried over.
  */
-import { EIGHTY, PRIOR, withUnknowns, type Gauss, type Reading, type Trial, type Unknowns } from './belief'
+import type { Trial } from './ensemble'
+import { EIGHTY, PRIOR, withUnknowns, type Gauss, type Reading, type Unknowns } from './prior'
 import { valueAt } from '#core/heat/history'
 import { COARSE_STEPS, DEFAULT_STEPS, KEEP_ENDS, run } from '#core/heat/program'
 import type { Steps } from '#core/numerics/steps'
-import { toldBy } from './straight'
+import { kalmanUpdate } from './kalman'
 
 export interface FinishedCook<S = unknown> {
   /** The cook as it happened, with things that give as much as is usual. */
@@ -64,8 +65,8 @@ export function* learning(cooks: readonly FinishedCook[]): Steps<Learned[]> {
 
 /** @returns null where no reading could be */
 function* weighed(trial: Trial<unknown>, readings: readonly Reading[], prior: Unknowns<Gauss>): Steps<Unknowns<Gauss> | null> {
-  const { heard, unknowns } = yield* toldBy(u => coresAt(trial, readings, u), readings, prior)
-  return heard.includes(true) ? unknowns : null
+  const { accepted, unknowns } = yield* kalmanUpdate(u => coresAt(trial, readings, u), readings, prior)
+  return accepted.includes(true) ? unknowns : null
 }
 
 function coresAt(trial: Trial<unknown>, readings: readonly Reading[], unknowns: Unknowns<number>): number[] {

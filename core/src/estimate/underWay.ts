@@ -1,18 +1,20 @@
 /**
- * A cook under way by any method: what has happened stays as it was, what is to come is the
+ * A cook under way, by any method: what has happened stays as it was, what is to come is the
  * method's program, and what of its free time is left is solved anew.
  */
-import { rested, secondsOf, type Method, type Phase, type PlannedStage, type Program, type Resting } from '#core/method/method'
+import type { Method, PlannedStage, Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
-import { run } from '#core/heat/program'
-import type { Reading, Trial } from './belief'
-import { heedBy, type Heeded } from './heed'
-import { readPlan, recordingFor, type Plan } from '#core/plan/plan'
-import { solveFree, type Hint, type Solved } from '#core/plan/search'
+import { layOut, otherDown, rested, restAfter, secondsOf, spellOf, type Down, type Spell, type Timeline } from '#core/method/timeline'
+import { spellLengths, spellsToCome, type Turned } from '#core/method/turning'
+import { follow, readPlan, solveOpen, type Open, type Plan } from '#core/plan/plan'
+import { assimilate, type Assimilated } from './assimilate'
+import type { Trial } from './ensemble'
+import type { Reading } from './prior'
 
-/** Where the piece was: in a stage of the program, by its number, or out of the heat; s. */
+/** Where the piece was, in a stage of the program by its number and with which face down, or out of the heat; s. */
 export interface Spent {
   readonly stage: number | 'out'
+  readonly down: Down
   readonly seconds: number
 }
 
@@ -24,18 +26,8 @@ export interface Happened {
   readonly again: boolean
 }
 
-/** A stage of the heating, and when it began or will begin, s since the piece first met the heat. */
-export interface Mark {
-  readonly phase: Phase
-  readonly name: string
-  readonly from: number
-}
-
 export interface UnderWay extends Plan {
-  readonly marks: readonly Mark[]
-  /** When it is turned or goes on to the next stage, s. */
-  readonly turns: readonly number[]
-  /** s by which the stage it stands in has lasted longer than the program has for it. */
+  /** s by which the spell it stands in has lasted longer than the program has for it. */
   readonly overdue: number
   /** Set where the target is already out of reach: it will peak above it whatever is done. */
   readonly overshoot: boolean
@@ -49,79 +41,116 @@ const USUALLY_AGAIN = 60
 /** s: what is over in less is nothing. */
 const LEAST = 0.1
 
-/** The program from where the cook stands, for any rest of its free time. */
-interface Carried {
-  /** What is solved for: the method's own free time, how long it is put back for, or nothing any more. */
+/** The program from where the cook stands, for any value of what is left free. */
+interface Remaining extends Omit<Open, 'guess'> {
+  /** The method's own free time, how long it is put back for, or nothing any more. */
   readonly open: 'free' | 'again' | 'nothing'
-  readonly at: (free: number) => Program
-  readonly marks: (free: number) => Mark[]
   readonly overdue: (free: number) => number
-  /** Below the first the past has used up all of it already. */
-  readonly bounds: readonly [low: number, high: number]
 }
 
-const lengthOf = (stage: PlannedStage): number => secondsOf([stage])
-const lasting = (stage: PlannedStage, seconds: number): PlannedStage => ({ ...stage, end: { after: seconds } })
-/** What is done to a pan or pot at the beginning of a stage is done once. */
-function goneOn({ changes: _, ...stage }: PlannedStage): PlannedStage {
-  return stage
-}
-
-interface Piece {
-  readonly stage: number | 'out'
-  readonly planned: PlannedStage
-}
-
-function carriedOn<S extends Resting>(method: Method<S>, setup: Setup<S>, { past: happened, off, again }: Happened): Carried {
+function remaining<S extends Resting>(method: Method<S>, setup: Setup<S>, { past: happened, off, again }: Happened): Remaining {
   const [least, most] = method.bounds(setup)
   const { heating: longest, rest } = method.program(setup, most)
   // Said to have gone on once more than there is anything to go on to, it stays in the last.
   const past = happened.map(s => (s.stage === 'out' ? s : { ...s, stage: Math.min(s.stage, longest.length - 1) }))
-  const stands = past.reduce((at, s) => (s.stage === 'out' ? at : s.stage), 0)
-  const spent = past.reduce((sum, s) => sum + (s.stage === stands ? s.seconds : 0), 0)
+  const here = standingIn(past)
 
-  /** @param more s where it stands, whatever the program has for it */
-  const pieces = (free: number, more: number | null): Piece[] => {
-    const { heating } = method.program(setup, free)
-    const found: Piece[] = []
-    const add = (stage: number | 'out', seconds: number): void => {
-      const last = found.at(-1)
-      if (last?.stage === stage) found[found.length - 1] = { stage, planned: lasting(last.planned, lengthOf(last.planned) + seconds) }
-      else if (stage === 'out') found.push({ stage, planned: rest(seconds) })
-      else {
-        const whole = lasting(longest[stage], seconds)
-        found.push({ stage, planned: found.some(p => p.stage === stage) ? goneOn(whole) : whole })
-      }
-    }
-    for (const { stage, seconds } of past) add(stage, Math.max(LEAST, seconds))
-    if (off) return found
-    const left = more ?? (stands < heating.length ? Math.max(0, lengthOf(heating[stands]) - spent) : 0)
-    if (left > 0) add(stands, left)
-    heating.slice(stands + 1).forEach((stage, i) => add(stands + 1 + i, lengthOf(stage)))
-    return found
+  const behind: Spell[] = []
+  const lay = (spells: Spell[], stage: number | 'out', down: Down, seconds: number): void => {
+    const last = spells.at(-1)
+    if (seconds <= 0) return
+    if (last && last.stage === stage && last.down === down) {
+      const longer = last.seconds + seconds
+      spells[spells.length - 1] = { ...last, seconds: longer, end: { after: longer } }
+    } else if (stage === 'out') spells.push(spellOf(rest(seconds), 'out', last?.down ?? 'first', seconds))
+    else
+      spells.push(
+        spellOf(
+          longest[stage],
+          stage,
+          down,
+          seconds,
+          spells.every(s => s.stage !== stage)
+        )
+      )
   }
-  const total = (free: number): number => pieces(free, null).reduce((sum, p) => sum + lengthOf(p.planned), 0)
-  const free = !off && total(most) > total(least) + LEAST
-  const open = free ? 'free' : again && !off ? 'again' : 'nothing'
-  const at = (x: number): Piece[] => (open === 'again' ? pieces(least, x) : pieces(x, null))
+  for (const { stage, down, seconds } of past) lay(behind, stage, down, Math.max(LEAST, seconds))
+
+  /** Of the stage it stands in. */
+  const lengths = (stage: PlannedStage | undefined, count: number | null): number[] => {
+    if (stage === undefined) return [0]
+    if (!stage.turned) return [Math.max(0, stage.seconds - here.spent)]
+    const { turning } = stage.turned
+    if (stage.open === true) {
+      const left = Math.max(0, stage.seconds - here.spent)
+      return spellLengths(left, count ?? spellsToCome(turning, left, here), here.since)
+    }
+    const each = stage.seconds / spellsToCome(turning, stage.seconds)
+    const toCome = Math.max(1, spellsToCome(turning, stage.seconds) - here.turns)
+    return spellLengths(Math.max(0, each - here.since) + (toCome - 1) * each, toCome, here.since)
+  }
+  /** @param more s where it stands, whatever the program has for it */
+  const spells = (free: number, more: number | null, count: number | null): Spell[] => {
+    const laid = [...behind]
+    if (off) return laid
+    const { heating } = method.program(setup, free)
+    const stage = heating.at(here.stage)
+    let { down } = here
+    for (const [i, seconds] of (more === null ? lengths(stage, count) : [more]).entries()) {
+      if (i > 0) down = otherDown(down)
+      lay(laid, here.stage, down, seconds)
+    }
+    const ahead = layOut({ heating: heating.slice(here.stage + 1), rest, rewarm: [] }, here.stage + 1).heating
+    laid.push(...ahead)
+    return laid
+  }
+  const total = (free: number): number => secondsOf(spells(free, null, null))
+  const open = !off && total(most) > total(least) + LEAST ? 'free' : again && !off ? 'again' : 'nothing'
+  const at = (x: number, count: number | null): Spell[] => (open === 'again' ? spells(least, x, null) : spells(x, null, count))
+  const openStage = (free: number): PlannedStage | undefined => method.program(setup, free).heating.at(here.stage)
   return {
     open,
-    at: x => ({ ...method.program(setup, open === 'again' ? least : x), heating: at(x).map(p => p.planned) }),
-    marks: x => {
-      let from = 0
-      const found: Mark[] = []
-      for (const { stage, planned } of at(x)) {
-        if (stage !== 'out') found[stage] ??= { phase: planned.phase, name: planned.name, from }
-        from += lengthOf(planned)
-      }
-      return found
+    timeline: (x, count) => {
+      const program = method.program(setup, open === 'again' ? least : x)
+      const heating = at(x, count)
+      return { heating, rest: restAfter(heating, program.rest), rewarm: layOut(program).rewarm }
+    },
+    spells: x => {
+      const stage = openStage(x)
+      return open === 'free' && stage?.open === true && stage.turned
+        ? spellsToCome(stage.turned.turning, Math.max(0, stage.seconds - here.spent), here)
+        : null
     },
     overdue: x => {
-      const here = method.program(setup, x).heating.at(stands)
-      return open === 'again' || here === undefined ? 0 : Math.max(0, spent - lengthOf(here))
+      const stage = openStage(x)
+      if (open === 'again' || stage === undefined) return 0
+      if (!stage.turned) return Math.max(0, here.spent - stage.seconds)
+      const { turning } = stage.turned
+      const left = Math.max(0, stage.seconds - here.spent)
+      const each =
+        stage.open === true ? (here.since + left) / spellsToCome(turning, left, here) : stage.seconds / spellsToCome(turning, stage.seconds)
+      return Math.max(0, here.since - each)
     },
     bounds: open === 'free' ? [usedUp(total, least, most), most] : [0, AGAIN_AT_MOST]
   }
+}
+
+interface Standing extends Turned {
+  readonly stage: number
+  readonly down: Down
+  /** In this stage, s. */
+  readonly spent: number
+}
+
+function standingIn(past: readonly Spent[]): Standing {
+  let found: Standing = { stage: 0, down: 'first', spent: 0, turns: 0, since: 0 }
+  for (const { stage, down, seconds } of past) {
+    if (stage === 'out') continue
+    if (stage !== found.stage) found = { stage, down, spent: 0, turns: 0, since: 0 }
+    else if (down !== found.down) found = { ...found, down, turns: found.turns + 1, since: 0 }
+    found = { ...found, spent: found.spent + seconds, since: found.since + seconds }
+  }
+  return found
 }
 
 /** The longest free time that leaves no more to come than the shortest does. */
@@ -149,77 +178,56 @@ export function planUnderWay<S extends Resting>(
   near: number,
   byClock = false
 ): UnderWay {
-  const carried = carriedOn(method, setup, happened)
-  const [low, high] = carried.bounds
+  const left = remaining(method, setup, happened)
+  const [low] = left.bounds
   const solved =
-    carried.open === 'nothing' || (carried.open === 'free' && byClock)
-      ? followed(method, setup, carried, byClock ? near : method.bounds(setup)[0])
-      : solveFree({
-          fine: method.subject(setup, 'fine'),
-          coarse: method.subject(setup, 'coarse'),
-          stages: x => rested(carried.at(x), setup),
-          goal: method.goal(setup, target),
-          low,
-          high,
-          guess: Math.min(high, Math.max(low + 10, carried.open === 'again' ? USUALLY_AGAIN : near)),
-          recording: x => recordingFor(carried.at(x), setup.settings)
-        })
-  const plan = readPlan({ ...method, program: (_, x) => carried.at(x) }, setup, target, solved)
-  const marks = carried.marks(solved.free)
+    left.open === 'nothing' || (left.open === 'free' && byClock)
+      ? followed(method, setup, left, byClock ? near : method.bounds(setup)[0])
+      : solveOpen(method, setup, target, { ...left, guess: Math.max(low + 10, left.open === 'again' ? USUALLY_AGAIN : near) })
+  const plan = readPlan(method, setup, target, solved)
   return {
     ...plan,
-    marks,
-    turns: marks.slice(1).map(m => m.from),
-    overdue: happened.off ? 0 : carried.overdue(solved.free),
+    overdue: happened.off ? 0 : left.overdue(solved.free),
     overshoot: solved.misses === 'too hot at the least' && plan.peak.core > target + WORTH_SAYING
   }
 }
 
-/** Nothing left to solve for: what comes of it. */
-function followed<S extends Resting>(method: Method<S>, setup: Setup<S>, carried: Carried, free: number): Solved {
-  const program = carried.at(free)
-  const outcome = run(method.subject(setup, 'fine'), rested(program, setup), recordingFor(program, setup.settings))
-  const hint: Hint = { free, bias: 0, slope: 0 }
-  return { free, run: outcome, peakRate: 0, misses: 'none', hint }
-}
+const followed = <S extends Resting>(method: Method<S>, setup: Setup<S>, left: Remaining, free: number): ReturnType<typeof follow> =>
+  follow(method, setup, left.timeline(free, null), free)
 
 /**
  * The piece and its air as they most likely are, by what was read.
  * @param happened everything up to the last reading
  */
-export function heedUnderWay<S extends Resting>(
+export function assimilateUnderWay<S extends Resting>(
   method: Method<S>,
   setup: Setup<S>,
   target: number,
   happened: Happened,
   readings: readonly Reading[],
   near: number
-): Heeded<S> {
-  const { open, bounds } = carriedOn(method, setup, happened)
+): Assimilated<S> {
+  const { open, bounds } = remaining(method, setup, happened)
   const trial: Trial<S> = {
     setup,
     subject: method.subject,
-    stages: (varied, free) => rested(carriedOn(method, varied, happened).at(free), varied),
+    stages: (varied, free) => rested(remaining(method, varied, happened).timeline(free, null), varied),
     free: Math.max(near, bounds[0] + 1),
     goal: method.goal(setup, target)
   }
-  const heeded = heedBy(trial, readings)
+  const found = assimilate(trial, readings)
   // Where no time is left to choose, none of it is uncertain.
-  return open === 'free' ? heeded : { ...heeded, sooner: 1, later: 1 }
+  return open === 'free' ? found : { ...found, sooner: 1, later: 1 }
 }
 
-/** The stages of a program that nothing has happened of yet. */
-export const marksOf = <S extends Resting>(method: Method<S>, setup: Setup<S>, free: number): Mark[] =>
-  carriedOn(method, setup, { past: [], off: false, again: false }).marks(free)
-
 /** All of it behind: what happened, and the rest. */
-export const trialOfPast = <S extends Resting>(method: Method<S>, setup: Setup<S>, target: number, past: readonly Spent[]): Trial<S> => ({
-  setup,
-  subject: method.subject,
-  stages: varied => rested(carriedOn(method, varied, { past, off: true, again: false }).at(0), varied),
-  free: Math.max(
-    1,
-    past.reduce((sum, s) => sum + s.seconds, 0)
-  ),
-  goal: method.goal(setup, target)
-})
+export function trialOfPast<S extends Resting>(method: Method<S>, setup: Setup<S>, target: number, past: readonly Spent[]): Trial<S> {
+  const laid = (varied: Setup<S>): Timeline => remaining(method, varied, { past, off: true, again: false }).timeline(0, null)
+  return {
+    setup,
+    subject: method.subject,
+    stages: varied => rested(laid(varied), varied),
+    free: Math.max(1, secondsOf(past)),
+    goal: method.goal(setup, target)
+  }
+}

@@ -9,6 +9,7 @@ import { isFlat, type Piece } from '#core/meat/piece'
 import { METHODS, type MethodKind, type SettingsOf } from '#core/method/methods'
 import type { Method } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
+import { timelineOf } from '#core/method/timeline'
 import { USUAL_KIT, usualSettings } from '#core/method/usual'
 
 const FRIDGE_C = 5
@@ -54,11 +55,11 @@ export function cook<K extends MethodKind>(
   const method = METHODS[kind] as unknown as Method<SettingsOf[K]>
   const all = { ...usualSettings(USUAL_KIT, 54)[kind], ...settings }
   const setup: Setup<SettingsOf[K]> = { piece, cut, room: KITCHEN, constants, flat: isFlat(piece, cut), settings: all }
-  const program = method.program(setup, free)
-  const stages = [...program.heating, program.rest(REST)]
+  const { heating, rest } = timelineOf(method, setup, free)
+  const stages = [...heating, rest(REST)]
   const outcome = run(method.subject(setup, fineness), stages, { ...KEEP_ENDS, every: 10 }, DEFAULT_STEPS)
   const { time, core } = outcome.history
-  return { run: outcome, off: outcome.stageEnds[program.heating.length - 1], coreAt: t => valueAt(time, core, t) }
+  return { run: outcome, off: outcome.stageEnds[heating.length - 1], coreAt: t => valueAt(time, core, t) }
 }
 
 /** Rise of the core from coming off the heat to its peak. */

@@ -241,7 +241,7 @@ export const CASES: readonly Case[] = [
       cook(
         'grill',
         steak(between(40, 32, ease), { cutId: 'fillet', weightG: 170, startC: 12 }),
-        { grateC: between(260, 300, ease), directSpells: 2, covered: true, lidC: 200 },
+        { grateC: between(260, 300, ease), turning: 'once', covered: true, lidC: 200 },
         minutes(between(6.5, 8, ease)),
         c
       ).run.peak.core

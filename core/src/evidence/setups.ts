@@ -81,7 +81,7 @@ export const grilled = (
     cook(
       'grill',
       steak(mm, { cutId, ...face }),
-      { grateC: between(190, 230, ease), directSpells: 4, covered: true, lidC: 170 },
+      { grateC: between(190, 230, ease), turning: 'twice a side', covered: true, lidC: 170 },
       minutes(between(time[0], time[1], ease)),
       c
     ).run.peak.core
@@ -129,7 +129,7 @@ export const ribSteak = (ease: number, c: Constants): ReturnType<typeof cook> =>
   cook(
     'sear then oven',
     steak(between(48, 38, ease), { cutId: 'ribeye', startC: 12 }),
-    { searS: 480, searSpells: 4, ovenC: 200 },
+    { searS: 480, turning: 'twice a side', ovenC: 200 },
     minutes(between(5, 10, ease)),
     c
   )
@@ -139,7 +139,7 @@ export const bigRib = (ease: number, ovenMin: number, c: Constants): ReturnType<
   cook(
     'sear then oven',
     steak(between(52, 44, ease), { cutId: 'ribeye', weightG: 1000, startC: 12 }),
-    { searS: 480, searSpells: 4, fatEdgeS: 90, basted: true, ovenC: 200 },
+    { searS: 480, turning: 'twice a side', fatEdgeS: 90, basted: true, ovenC: 200 },
     minutes(ovenMin),
     c
   )
@@ -176,7 +176,7 @@ export const capPortions = (ease: number, ovenMin: number, c: Constants): Return
   cook(
     'sear then oven',
     steak(between(36, 28, ease), { cutId: 'rump-cap', weightG: 250, startC: 12 }),
-    { searS: 360, searSpells: 4, fatEdgeS: 60, ovenC: 200 },
+    { searS: 360, turning: 'twice a side', fatEdgeS: 60, ovenC: 200 },
     minutes(ovenMin),
     c
   )

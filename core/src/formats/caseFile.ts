@@ -1,26 +1,112 @@
 /**
- * The case format: a piece and either a question for the planner or a program to
- * simulate, as JSON that a person can write. Every quantity is text with its unit.
- * Described in docs/case-format.md.
+ * The case format: a piece and a question for the planner, as JSON that a person can write; the same request
+ * that the page edits, every quantity as text with its unit. Described in docs/case-format.md.
  */
 import * as yup from 'yup'
-import { bandOf, SCALES, scaleById, type Scale } from '#core/doneness/scale'
-import type { Room } from '#core/kit/air'
-import type { KitInUse } from '#core/kit/kit'
-import { PANS, RINGS } from '#core/kit/pan'
-import type { Piece } from '#core/meat/piece'
-import type { RestLength } from '#core/method/method'
-import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
-import { PAN_LIMITS, type Cover, type Turning } from '#core/method/panSear'
-import type { Reading } from '#core/estimate/belief'
-import type { PlanRequest } from '#core/request/request'
-import { needed, pieceOf, pieceShape, quantity, roomOf, roomShape, share, word } from './caseFields'
-import { kitInUseSchema } from './kitSchema'
-import { methodShape, type MethodGiven } from './methodCase'
+import { bandOf, OWN, SCALES, scaleById } from '#core/doneness/scale'
+import type { Reading } from '#core/estimate/prior'
 import { InvalidInputError, validate } from '#core/input/problem'
-import { TARGET_LIMITS } from './requestSchema'
+import { needed, quantity, share, word } from '#core/input/text'
+import { KITCHEN, type Room } from '#core/kit/air'
+import { potById, POTS } from '#core/kit/bath'
+import type { KitInUse } from '#core/kit/kit'
+import { OVENS, ovenById } from '#core/kit/oven'
+import { kitInUseSchema } from '#core/kit/kitSchema'
+import { panById, PANS, ringById, RINGS } from '#core/kit/pan'
+import { CUTS, cutById } from '#core/meat/cuts'
+import { COAT_KINDS, FREEZING_C, INTACTS, PIECE_LIMITS, weightFromSize, type Piece, type PieceCoat } from '#core/meat/piece'
+import { DIALS, dialsOf, type Settings } from '#core/method/dials'
+import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
+import { MOST_SPELLS, parseTurning, turningOf } from '#core/method/turning'
+import { USUAL_KIT } from '#core/method/usual'
+import { findUnit } from '#core/quantity/units'
+import type { PlanRequest, Target } from '#core/request/request'
+import { COAT_LIMITS_MM, COATS_ON, FORMS, MOST_COATS, ROOM_LIMITS, SURFACE_STATES, TARGET_LIMITS } from '#core/request/schema'
+import { methodText, textOf } from '#core/request/settingsSchema'
+import { wholeSettings } from '#core/request/setup'
 
-const targetShape = yup
+export const pieceText = yup
+  .object({
+    cut: word(CUTS.map(c => c.id)).required('This is missing: the id of a cut.'),
+    count: share(PIECE_LIMITS.count),
+    thickness: needed('length', PIECE_LIMITS.thicknessMm),
+    weight: quantity('mass', PIECE_LIMITS.weightG),
+    length: quantity('length', PIECE_LIMITS.lengthMm),
+    width: quantity('length', PIECE_LIMITS.widthMm),
+    start: quantity('temperature', [-40, PIECE_LIMITS.startC[1]])
+      .required('This is missing: the start temperature.')
+      .test({
+        name: 'frozen',
+        test: (value, context) =>
+          !(typeof value === 'number') ||
+          value >= FREEZING_C ||
+          context.createError({
+            message: `“${String(context.originalValue)}” is frozen. Thaw it first, a day in the fridge for each 2 kg: what is planned is a thawed piece.`,
+            params: { originalValue: context.originalValue as unknown, range: [`${FREEZING_C} °C`, `${PIECE_LIMITS.startC[1]} °C`] }
+          })
+      }),
+    surface: word(SURFACE_STATES),
+    form: word(FORMS),
+    thinEnd: quantity('length', PIECE_LIMITS.thicknessMm),
+    intact: word(INTACTS),
+    coats: yup
+      .array(
+        yup
+          .object({
+            what: word(COAT_KINDS).required(`This is missing: one of ${COAT_KINDS.join(', ')}.`),
+            on: word(COATS_ON).required('This is missing: “first”, “second” or “side”.'),
+            thickness: needed('length', COAT_LIMITS_MM)
+          })
+          .noUnknown()
+      )
+      .max(MOST_COATS, 'At most six layers.')
+  })
+  .noUnknown()
+  .required('This is missing: the piece.')
+
+export const roomText = yup
+  .object({
+    temperature: quantity('temperature', ROOM_LIMITS.temperatureC),
+    humidity: share(ROOM_LIMITS.humidity),
+    altitude: quantity('length', ROOM_LIMITS.altitudeM, findUnit('length', 'm'))
+  })
+  .noUnknown()
+  .default(undefined)
+
+/** Fills in from the cut what was not measured: sizes from its usual ones, weight from the sizes. */
+export function pieceOf(given: yup.InferType<typeof pieceText>): Piece {
+  const cut = cutById(given.cut)
+  if (!cut) throw new InvalidInputError([{ key: 'piece.cut', message: `There is no cut “${given.cut}”.`, value: given.cut }])
+  const middle = ([low, high]: readonly [number, number]): number => (low + high) / 2
+  const lengthMm = given.length ?? middle(cut.shape.lengthMm)
+  const sizes = {
+    thicknessMm: given.thickness,
+    lengthMm,
+    widthMm: given.width ?? (cut.shape.outline === 'round' ? lengthMm : middle(cut.shape.widthMm)),
+    startC: given.start
+  }
+  return {
+    cutId: cut.id,
+    count: given.count ?? 1,
+    ...sizes,
+    weightG: given.weight ?? weightFromSize(sizes, cut),
+    surface: given.surface ?? 'patted',
+    ...(given.form === undefined ? {} : { form: given.form }),
+    ...(given.thinEnd === undefined ? {} : { thinEndMm: given.thinEnd }),
+    ...(given.intact === undefined ? {} : { intact: given.intact }),
+    ...(given.coats === undefined
+      ? {}
+      : { coats: given.coats.map((c): PieceCoat => ({ what: c.what, on: c.on, thicknessMm: c.thickness })) })
+  }
+}
+
+export const roomOf = (given: yup.InferType<typeof roomText> | undefined): Room => ({
+  temperatureC: given?.temperature ?? KITCHEN.temperatureC,
+  humidity: given?.humidity ?? KITCHEN.humidity,
+  altitudeM: given?.altitude ?? KITCHEN.altitudeM
+})
+
+const targetText = yup
   .object({
     core: quantity('temperature', TARGET_LIMITS),
     scale: word(SCALES.map(s => s.id)),
@@ -34,13 +120,35 @@ const targetShape = yup
       (value.core === undefined) !== (value.doneness === undefined) || context.createError({ message: 'Give either “core” or “doneness”.' })
   })
 
+function targetOf(given: yup.InferType<typeof targetText>): Target {
+  const scale = scaleById(given.scale ?? 'middle') ?? SCALES[0]
+  return { scaleId: scale.id, coreC: given.core ?? scale.bands.find(b => b.word === given.doneness)?.aim ?? bandOf(scale, 54).aim }
+}
+
+/** What of the kit a file may name beside the setting it is set by; and turns by the number of spells, as they were written first. */
+const BESIDE = {
+  panC: { pan: word(PANS.map(p => p.id)), ring: word(RINGS.map(r => r.id)) },
+  ovenC: { oven: word(OVENS.map(o => o.id)) },
+  boilingParts: { pot: word(POTS.map(p => p.id)) },
+  turning: { spells: share([1, MOST_SPELLS]) }
+} as const
+
+const methodShape = methodText(BESIDE).test({
+  name: 'pan heat',
+  test: (value, context) =>
+    value.kind !== 'pan sear' ||
+    (value as MethodGiven)['heat'] !== undefined ||
+    context.createError({ path: `${context.path}.heat`, message: 'This is missing: a temperature with its unit.' })
+})
+
 const planShape = yup
   .object({
-    piece: pieceShape,
+    piece: pieceText,
     method: methodShape,
-    target: targetShape,
-    room: roomShape,
+    target: targetText,
+    room: roomText,
     kit: kitInUseSchema.default(undefined),
+    guests: yup.object({ atRisk: yup.boolean().strict() }).noUnknown().default(undefined),
     spread: yup.boolean().strict(),
     readings: yup
       .array(yup.object({ at: needed('duration', [1, 24 * 3600]), core: needed('temperature', [-5, 110]) }).noUnknown())
@@ -49,235 +157,136 @@ const planShape = yup
   .noUnknown()
   .required()
 
-/** The doneness wanted, and by which school's scale. */
-export interface Target {
-  readonly celsius: number
-  readonly scale: Scale
-}
+/** By their names in the file, each already read. */
+type MethodGiven = Readonly<Record<string, unknown>>
 
 export interface PlanCase {
-  readonly piece: Piece
-  readonly room: Room
-  readonly target: Target
-  readonly kind: MethodKind
-  readonly method: MethodGiven
-  /** The cook's own, where the file brings it. */
-  readonly kit: KitInUse | null
+  readonly request: PlanRequest
   /** Whether the honest range is asked for; readings ask for it too. */
   readonly spread: boolean
   readonly readings: readonly Reading[]
 }
 
 /** @throws InvalidInputError */
-export function parsePlanCase(input: unknown): PlanCase {
+export function readPlanCase(input: unknown): PlanCase {
   const given = validate(planShape, input)
+  const method = given.method as MethodGiven
   const readings = (given.readings ?? []).map(r => ({ time: r.at, celsius: r.core }))
+  const kind = kindOf(given.method.kind)
   return {
-    piece: pieceOf(given.piece),
-    room: roomOf(given.room),
-    target: targetOf(given.target),
-    kind: kindOf(given.method.kind),
-    method: given.method,
-    kit: (given.kit as KitInUse | undefined) ?? null,
+    request: {
+      piece: pieceOf(given.piece),
+      kit: kitOf((given.kit as KitInUse | undefined) ?? USUAL_KIT, method),
+      room: roomOf(given.room),
+      target: targetOf(given.target),
+      guests: { atRisk: given.guests?.atRisk ?? false, named: [] },
+      method: { kind, settings: settingsFrom(kind, method) }
+    },
     spread: (given.spread ?? false) || readings.length > 0,
     readings
   }
 }
 
-/** The pan's own request, which knows more of a pan than the other methods need: whether the piece fits, what the ring can do. */
-export function panRequestOf({ piece, room, target, method, kit }: PlanCase): PlanRequest {
-  const cover = method.cover ?? 'bare'
-  if (cover === 'fridge')
-    throw new InvalidInputError([{ key: 'method.cover', message: 'A steak from the pan rests bare or under loose foil.' }])
-  return {
-    piece,
-    method: 'pan sear',
-    panId: method.pan ?? kit?.pan.id ?? PANS[0].id,
-    ringId: method.ring ?? kit?.ring.id ?? RINGS[0].id,
-    ...(kit === null ? {} : { kit }),
-    panC: method.heat ?? DEFAULT_PAN_C,
-    turning: (method.turning ?? 'every 60 s') as Turning,
-    cover: cover as Cover,
-    rest: (method.rest as RestLength | undefined) ?? { kind: 'to the peak' },
-    basted: method.basted ?? false,
-    fatEdgeS: method.fatEdge ?? 0,
-    rewarmS: method.rewarm ?? 0,
-    scaleId: target.scale.id,
-    targetC: target.celsius,
-    room
-  }
-}
-const DEFAULT_PAN_C = 215
-
 const kindOf = (word: string): MethodKind => METHOD_KINDS.find(k => k === word) ?? 'pan sear'
 
-function targetOf(given: yup.InferType<typeof targetShape>): Target {
-  const scale = scaleById(given.scale ?? 'middle') ?? SCALES[0]
-  return { scale, celsius: given.core ?? scale.bands.find(b => b.word === given.doneness)?.aim ?? bandOf(scale, 54).aim }
+function kitOf(kit: KitInUse, given: MethodGiven): KitInUse {
+  const called = <T>(name: string, byId: (id: string) => T | undefined, own: T): T =>
+    (typeof given[name] === 'string' ? byId(given[name]) : undefined) ?? own
+  return {
+    ...kit,
+    pan: called('pan', panById, kit.pan),
+    ring: called('ring', ringById, kit.ring),
+    oven: called('oven', ovenById, kit.oven),
+    pot: called('pot', potById, kit.pot)
+  }
 }
+
+function settingsFrom(kind: MethodKind, given: MethodGiven): Settings {
+  const set = dialsOf(kind).flatMap(({ key, file }) => {
+    const value = key === 'turning' ? turningFrom(given) : given[file]
+    return value === undefined ? [] : [[key, value] as const]
+  })
+  return Object.fromEntries(set)
+}
+
+function turningFrom({ turning, spells }: MethodGiven): unknown {
+  if (typeof turning === 'string') return parseTurning(turning)
+  return typeof spells === 'number' ? turningOf(Math.round(spells)) : undefined
+}
+
+/** A request written as a case file: every setting as it stands, so that the file says the whole. */
+export function writePlanCase(request: PlanRequest): object {
+  const { piece, room, target, guests, kit, method } = request
+  const settings = wholeSettings(request)
+  const dials = DIALS.flatMap(dial => {
+    const value = settings[dial.key]
+    const nothing = value === undefined || (dial.key === 'byClockS' && value === 0) || (Array.isArray(value) && value.length === 0)
+    return nothing ? [] : [[dial.file, textOf(dial, value)] as const]
+  })
+  const mm = (value: number): string => `${rounded(value)} mm`
+  return {
+    piece: {
+      cut: piece.cutId,
+      count: piece.count,
+      thickness: mm(piece.thicknessMm),
+      weight: `${rounded(piece.weightG)} g`,
+      length: mm(piece.lengthMm),
+      width: mm(piece.widthMm),
+      start: `${rounded(piece.startC)} °C`,
+      surface: piece.surface,
+      ...(piece.form === undefined ? {} : { form: piece.form }),
+      ...(piece.thinEndMm === undefined ? {} : { thinEnd: mm(piece.thinEndMm) }),
+      ...(piece.intact === undefined ? {} : { intact: piece.intact }),
+      ...(piece.coats === undefined ? {} : { coats: piece.coats.map(c => ({ what: c.what, on: c.on, thickness: mm(c.thicknessMm) })) })
+    },
+    room: { temperature: `${rounded(room.temperatureC)} °C`, humidity: room.humidity, altitude: `${rounded(room.altitudeM)} m` },
+    method: { kind: method.kind, ...Object.fromEntries(dials) },
+    target: { core: `${rounded(target.coreC)} °C`, ...(target.scaleId === OWN ? {} : { scale: target.scaleId }) },
+    ...(guests.atRisk ? { guests: { atRisk: true } } : {}),
+    kit
+  }
+}
+const rounded = (value: number): number => Math.round(value * 1000) / 1000
 
 const compareShape = yup
   .object({
-    piece: pieceShape,
-    target: targetShape,
-    room: roomShape,
+    piece: pieceText,
+    target: targetText,
+    room: roomText,
+    kit: kitInUseSchema.default(undefined),
     methods: yup.array(word(METHOD_KINDS).required('A method has no name.')).min(1, 'At least one method is needed.')
   })
   .noUnknown()
   .required()
 
 export interface CompareCase {
-  readonly piece: Piece
-  readonly room: Room
-  readonly target: Target
+  readonly request: PlanRequest
   readonly kinds: readonly MethodKind[]
 }
 
 /** @throws InvalidInputError */
-export function parseCompareCase(input: unknown): CompareCase {
+export function readCompareCase(input: unknown): CompareCase {
   const given = validate(compareShape, input)
+  const kinds = given.methods === undefined ? METHOD_KINDS : given.methods.map(kindOf)
   return {
-    piece: pieceOf(given.piece),
-    room: roomOf(given.room),
-    target: targetOf(given.target),
-    kinds: given.methods === undefined ? METHOD_KINDS : given.methods.map(kindOf)
+    request: {
+      piece: pieceOf(given.piece),
+      kit: (given.kit as KitInUse | undefined) ?? USUAL_KIT,
+      room: roomOf(given.room),
+      target: targetOf(given.target),
+      guests: { atRisk: false, named: [] },
+      method: { kind: kinds[0], settings: {} }
+    },
+    kinds
   }
 }
 
-const FACE_WORDS = ['pan', 'over the pan', 'open air', 'loose foil', 'board', 'closed'] as const
-export type FaceWord = (typeof FACE_WORDS)[number]
-
-export interface AirGiven {
-  readonly air: number
-  readonly walls: number
-  readonly convection: number
-  readonly emissivity: number
-  /** g/m³; null for what the room holds. */
-  readonly vapour: number | null
-}
-export interface FluidGiven {
-  readonly fluid: number
-  readonly conductance: number
-}
-export type FaceGiven = FaceWord | AirGiven | FluidGiven
-
-const airShape = yup
-  .object({
-    air: needed('temperature', [-30, 400]),
-    walls: quantity('temperature', [-30, 900]),
-    convection: share([0, 500]).required('This is missing: convection in W/(m²·K).'),
-    emissivity: share([0, 1]),
-    vapour: share([0, 600])
-  })
-  .noUnknown()
-const fluidShape = yup
-  .object({ fluid: needed('temperature', [-30, 250]), conductance: share([0, 5000]).required('This is missing: conductance in W/(m²·K).') })
-  .noUnknown()
-
-const inWords = word(FACE_WORDS)
-const described = (given: object): typeof fluidShape | typeof airShape => ('fluid' in given ? fluidShape : airShape)
-const isDescribed = (given: unknown): given is object => typeof given === 'object' && given !== null
-
-const face = yup.lazy((given: unknown) =>
-  isDescribed(given) ? described(given) : inWords.required(`This is missing: one of ${FACE_WORDS.join(', ')}, or an air or a fluid.`)
-)
-const otherFace = yup.lazy((given: unknown) => (isDescribed(given) ? described(given) : inWords))
-
-type Looked = FaceWord | FluidGiven | { air: number; walls?: number; convection: number; emissivity?: number; vapour?: number }
-
-const faceOf = (given: unknown): FaceGiven => {
-  const face = given as Looked
-  if (typeof face === 'string' || 'fluid' in face) return face
-  return {
-    air: face.air,
-    walls: face.walls ?? face.air,
-    convection: face.convection,
-    emissivity: face.emissivity ?? 0.9,
-    vapour: face.vapour ?? null
-  }
-}
-
-const MOST_SECONDS = 48 * 3600
-
-const simulateShape = yup
-  .object({
-    piece: pieceShape,
-    room: roomShape,
-    pan: yup
-      .object({ pan: word(PANS.map(p => p.id)), ring: word(RINGS.map(r => r.id)), heat: needed('temperature', PAN_LIMITS.panC) })
-      .noUnknown()
-      .default(undefined),
-    stages: yup
-      .array(
-        yup
-          .object({
-            name: yup.string().strict(),
-            for: quantity('duration', [0, MOST_SECONDS]),
-            until: yup
-              .object({ core: needed('temperature', [-5, 250]), atMost: needed('duration', [1, MOST_SECONDS]) })
-              .noUnknown()
-              .default(undefined),
-            first: face,
-            second: face,
-            side: otherFace
-          })
-          .noUnknown()
-          .test({
-            name: 'one end',
-            test: (value, context) =>
-              (value.for === undefined) !== (value.until === undefined) || context.createError({ message: 'Give either “for” or “until”.' })
-          })
-      )
-      .required('This is missing: the stages.')
-      .min(1, 'At least one stage is needed.')
-      .max(500, 'At most 500 stages.'),
-    record: yup
-      .object({ every: quantity('duration', [0.5, 3600]), fields: quantity('duration', [1, 36000]) })
-      .noUnknown()
-      .default(undefined)
-  })
-  .noUnknown()
-  .required()
-
-export interface SimulateCase {
-  readonly piece: Piece
-  readonly room: Room
-  readonly pan: { readonly panId: string; readonly ringId: string; readonly panC: number } | null
-  readonly stages: readonly {
-    readonly name: string
-    readonly end: { readonly after: number } | { readonly coreReaches: number; readonly atMost: number }
-    readonly first: FaceGiven
-    readonly second: FaceGiven
-    /** Null where the file does not say. */
-    readonly side: FaceGiven | null
-  }[]
-  readonly everyS: number
-  readonly fieldEveryS: number
-}
-
-/** @throws InvalidInputError */
-export function parseSimulateCase(input: unknown): SimulateCase {
-  const given = validate(simulateShape, input)
-  const stages = given.stages.map((s, i) => ({
-    name: s.name ?? `stage ${i + 1}`,
-    end: s.until ? { coreReaches: s.until.core, atMost: s.until.atMost } : { after: s.for ?? 0 },
-    first: faceOf(s.first),
-    second: faceOf(s.second),
-    side: s.side === undefined ? null : faceOf(s.side)
-  }))
-  const inPan = (f: FaceGiven): boolean => f === 'pan'
-  stages.forEach((s, i) => {
-    if (inPan(s.first) && inPan(s.second))
-      throw new InvalidInputError([{ key: `stages[${i}]`, message: 'Only one face can lie in the pan.' }])
-    if ((inPan(s.first) || inPan(s.second)) && !given.pan)
-      throw new InvalidInputError([{ key: 'pan', message: `Stage “${s.name}” needs a pan.` }])
-  })
-  return {
-    piece: pieceOf(given.piece),
-    room: roomOf(given.room),
-    pan: given.pan ? { panId: given.pan.pan ?? PANS[0].id, ringId: given.pan.ring ?? RINGS[0].id, panC: given.pan.heat } : null,
-    stages,
-    everyS: given.record?.every ?? 10,
-    fieldEveryS: given.record?.fields ?? Infinity
-  }
+/** What a key of a request is called in a case file. */
+export function keyInFile(key: string): string {
+  const [head, ...rest] = key.split('.')
+  const last = rest.at(-1) ?? ''
+  if (head === 'piece') return `piece.${last === 'cutId' ? 'cut' : last}`
+  if (head === 'kit') return last === 'pan' ? 'method.pan' : key
+  if (head === 'target') return 'target'
+  return head === 'method' ? `method.${DIALS.find(d => d.key === last)?.file ?? last}` : key
 }

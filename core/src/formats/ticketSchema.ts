@@ -4,7 +4,7 @@ import { DISH_KINDS, TOOLS } from '#core/service/dish'
 import { recipeById } from '#core/service/recipes'
 import { COOKS_LIMITS, DINERS_LIMITS, MOST_LINES, type Ticket } from '#core/service/ticket'
 import { named, oneOf, within } from '#core/input/plainFields'
-import { readPlanCase } from './planCase'
+import { readPlanCase } from './caseFile'
 import { InvalidInputError, validate } from '#core/input/problem'
 
 const MOST_STEPS = 20

@@ -10,6 +10,7 @@ export const within = (range: readonly [number, number], unit: string): yup.Numb
     .test({
       name: 'range',
       test(value, context) {
+        if ((value as number | undefined) === undefined) return true
         return Number.isFinite(value) && value >= range[0] && value <= range[1]
           ? true
           : context.createError({

@@ -1,20 +1,23 @@
 /**
- * What a cook can set in each method: every one of its settings, with what it may be.
- * Seconds, °C, mm, litres.
+ * What a cook can set in each method, and the only table of it: fields, files, errors and
+ * docs are made from these rows. Seconds, °C, mm, litres.
  */
 import { BATH_LIMITS_C } from '#core/kit/bath'
 import { GRATE_LIMITS_C, LID_LIMITS_C } from '#core/kit/grill'
 import { OVEN_LIMITS_C } from '#core/kit/oven'
-import type { RestLength, Resting } from './method'
+import type { Cover, RestLength } from './method'
 import type { MethodKind, SettingsOf } from './methods'
-import { PAN_LIMITS, TURNINGS, type Turning } from './panSear'
+import { PAN_LIMITS } from './parts'
 import type { TopUp } from './pot'
+import { parseTurning, type Turning } from './turning'
 
-export interface DialValues {
+/** What a cook has set; whatever is left out is as usual. */
+export type Settings = { readonly [K in SettingKey]?: SettingValues[K] }
+export type SettingKey = keyof SettingValues
+export interface SettingValues {
   readonly panC: number
   readonly turning: Turning
   readonly searS: number
-  readonly searSpells: number
   readonly fatEdgeS: number
   readonly basted: boolean
   readonly ovenC: number
@@ -22,7 +25,6 @@ export interface DialValues {
   readonly grateC: number
   readonly lidC: number
   readonly directS: number
-  readonly directSpells: number
   readonly order: 'direct first' | 'indirect first'
   readonly covered: boolean
   readonly bathC: number
@@ -32,151 +34,168 @@ export interface DialValues {
   readonly coldParts: number
   readonly coldC: number
   readonly lid: boolean
-  /** Boiling water poured in again and again; 0 for never. */
-  readonly topUpEveryS: number
-  readonly topUpL: number
+  /** Boiling water poured in, by the moment. */
+  readonly topUps: readonly TopUp[]
   readonly pasteMm: number
   readonly pastryMm: number
-  readonly cover: Resting['cover']
-  readonly restSchool: RestLength['kind']
-  readonly restS: number
+  readonly cover: Cover
+  readonly rest: RestLength
   readonly rewarmS: number
   /** The free quantity given by the cook instead of solved; 0 for solved. */
   readonly byClockS: number
 }
-export type DialKey = keyof DialValues
-export type Dialled = { readonly [K in DialKey]?: DialValues[K] }
 
-export type Dial = { readonly key: DialKey; readonly label: string } & (
-  | {
-      readonly kind: 'quantity'
-      readonly dimension: 'temperature' | 'duration' | 'length'
-      readonly range: readonly [low: number, high: number]
-    }
-  | { readonly kind: 'count'; readonly unit: string; readonly range: readonly [low: number, high: number]; readonly step: number }
+type Range = readonly [low: number, high: number]
+type DialShape =
+  | { readonly kind: 'quantity'; readonly dimension: 'temperature' | 'duration' | 'length'; readonly range: Range }
+  | { readonly kind: 'count'; readonly unit: string; readonly range: Range; readonly step: number }
   | { readonly kind: 'choice'; readonly options: readonly { readonly value: string; readonly label: string }[] }
   | { readonly kind: 'yes' }
-)
-type Kind<T> = T extends { readonly key: DialKey } ? Omit<T, 'key'> : never
-type DialShape = Kind<Dial>
+  | { readonly kind: 'turning' }
+  | { readonly kind: 'rest'; readonly range: Range }
+  | { readonly kind: 'top-ups'; readonly most: number; readonly litres: Range; readonly range: Range }
 
-const heat = (label: string, range: readonly [number, number]): DialShape => ({ kind: 'quantity', label, dimension: 'temperature', range })
-const time = (label: string, range: readonly [number, number]): DialShape => ({ kind: 'quantity', label, dimension: 'duration', range })
-const depth = (label: string, range: readonly [number, number]): DialShape => ({ kind: 'quantity', label, dimension: 'length', range })
-const count = (label: string, unit: string, range: readonly [number, number], step = 1): DialShape => ({
-  kind: 'count',
-  label,
-  unit,
-  range,
-  step
-})
-const choice = (label: string, options: Readonly<Record<string, string>>): DialShape => ({
+export type Dial = DialShape & {
+  readonly key: SettingKey
+  readonly label: string
+  /** What it is called in a case file. */
+  readonly file: string
+  /** What it changes, in a line. */
+  readonly says: string
+}
+type Row = Omit<Dial, 'key'> & DialShape
+
+const heat = (range: Range): DialShape => ({ kind: 'quantity', dimension: 'temperature', range })
+const time = (range: Range): DialShape => ({ kind: 'quantity', dimension: 'duration', range })
+const depth = (range: Range): DialShape => ({ kind: 'quantity', dimension: 'length', range })
+const count = (unit: string, range: Range, step = 1): DialShape => ({ kind: 'count', unit, range, step })
+const choice = (options: Readonly<Record<string, string>>): DialShape => ({
   kind: 'choice',
-  label,
-  options: Object.entries(options).map(([value, text]) => ({ value, label: text }))
+  options: Object.entries(options).map(([value, label]) => ({ value, label }))
 })
+const yes: DialShape = { kind: 'yes' }
+const row = (label: string, file: string, shape: DialShape, says: string): Row => ({ ...shape, label, file, says })
 
-const ALL: Record<DialKey, DialShape> = {
-  panC: heat('Pan', PAN_LIMITS.panC),
-  turning: choice('Turn', Object.fromEntries(TURNINGS.map(t => [t, t]))),
-  searS: time('Sear, in all', [0, 1800]),
-  searSpells: count('Cut into', 'spells', [1, 40]),
-  fatEdgeS: time('Fat edge, ends', [0, 600]),
-  basted: { kind: 'yes', label: 'Basted with hot butter' },
-  ovenC: heat('Oven', OVEN_LIMITS_C),
-  standing: choice('In the oven', { rack: 'on a rack', 'pan floor': 'in its pan' }),
-  grateC: heat('Bars over the coals', GRATE_LIMITS_C),
-  lidC: heat('Under the lid', LID_LIMITS_C),
-  directS: time('Over the coals', [0, 3600]),
-  directSpells: count('Cut into', 'spells', [1, 40]),
-  order: choice('First', { 'direct first': 'over the coals', 'indirect first': 'beside them' }),
-  covered: { kind: 'yes', label: 'Lid on over the coals' },
-  bathC: heat('Bath', BATH_LIMITS_C),
-  holdS: time('In it at least', [0, 24 * 3600]),
-  coolS: time('Ice water before the sear', [0, 7200]),
-  boilingParts: count('Boiling water', 'parts', [0, 20]),
-  coldParts: count('Cold water', 'parts', [0, 20]),
-  coldC: heat('Cold tap', [0, 40]),
-  lid: { kind: 'yes', label: 'Lid on the pot' },
-  topUpEveryS: time('Top up every', [0, 8 * 3600]),
-  topUpL: count('with boiling water', 'L', [0, 5], 0.05),
-  pasteMm: depth('Mushroom paste', [0, 20]),
-  pastryMm: depth('Pastry', [1, 12]),
-  cover: choice('Rests', { bare: 'bare', 'loose foil': 'under loose foil', 'tucked foil': 'foil tucked in', fridge: 'in the fridge' }),
-  restSchool: choice('Rests for', { 'to the peak': 'to its peak', clock: 'a set time', 'half the cooking time': 'half the cooking time' }),
-  restS: time('Rest', [0, 12 * 3600]),
-  rewarmS: time('Back in the pan, each face', [0, 300]),
-  byClockS: time('By the clock', [0, 24 * 3600])
+export const REST_LIMITS_S = [0, 12 * 3600] as const
+const DAY_S = 24 * 3600
+const POT_AT_MOST_S = 8 * 3600
+
+const ROWS: Record<SettingKey, Row> = {
+  panC: row('Pan', 'heat', heat(PAN_LIMITS.panC), 'hotter gives more crust, and hardly a sooner centre'),
+  turning: row('Turn', 'turning', { kind: 'turning' }, 'often is sooner and evener; seldom leaves more grey'),
+  searS: row('Sear, in all', 'sear', time([0, 1800]), 'on the metal, both faces together; 0 for none'),
+  fatEdgeS: row('Fat edge', 'fatEdge', time([0, 600]), 'stood on its rim at the end of the sear'),
+  basted: row('Basted with hot butter', 'basted', yes, 'hot fat over the upper face: sooner, and browner on top'),
+  ovenC: row('Oven', 'ovenHeat', heat(OVEN_LIMITS_C), 'gentler is evener and climbs less in the rest'),
+  standing: row(
+    'In the oven',
+    'standing',
+    choice({ rack: 'on a rack', 'pan floor': 'in its pan' }),
+    'the pan’s floor goes on cooking one face'
+  ),
+  grateC: row('Bars over the coals', 'grate', heat(GRATE_LIMITS_C), 'at the bars, where the meat lies'),
+  lidC: row('Under the lid', 'lid', heat(LID_LIMITS_C), 'the air beside the coals'),
+  directS: row('Over the coals', 'direct', time([0, 3600]), 'for colour, in all'),
+  order: row('First', 'order', choice({ 'direct first': 'over the coals', 'indirect first': 'beside them' }), 'colour first or last'),
+  covered: row('Lid on over the coals', 'covered', yes, 'warm air over the upper face'),
+  bathC: row('Bath', 'bath', heat(BATH_LIMITS_C), 'as the machine shows it'),
+  holdS: row('In it at least', 'hold', time([0, DAY_S]), 'however soon the centre is there'),
+  coolS: row('Ice water before the sear', 'cool', time([0, 7200]), 'so that the sear does not cook it again'),
+  boilingParts: row('Boiling water', 'boilingParts', count('parts', [0, 20]), 'as it boils there'),
+  coldParts: row('Cold water', 'coldParts', count('parts', [0, 20]), 'from the tap'),
+  coldC: row('Cold tap', 'coldWater', heat([0, 40]), 'how cold that is'),
+  lid: row('Lid on the pot', 'potLid', yes, 'an open pot falls faster'),
+  topUps: row(
+    'Topped up',
+    'topUps',
+    { kind: 'top-ups', most: 60, litres: [0.05, 5], range: [0, POT_AT_MOST_S] },
+    'boiling water poured in, at its moments'
+  ),
+  pasteMm: row('Mushroom paste', 'paste', depth([0, 20]), 'keeps the heat from the meat and the juice from the pastry'),
+  pastryMm: row('Pastry', 'pastry', depth([1, 12]), 'rolled so thick'),
+  cover: row(
+    'Rests',
+    'cover',
+    choice({ bare: 'bare', 'loose foil': 'under loose foil', 'tucked foil': 'foil tucked in', fridge: 'in the fridge' } satisfies Record<
+      Cover,
+      string
+    >),
+    'foil keeps it warm; tucked in it softens the crust'
+  ),
+  rest: row('Rests for', 'rest', { kind: 'rest', range: REST_LIMITS_S }, 'to its peak, by the clock, or half the cooking time'),
+  rewarmS: row('Back in the pan, each face', 'rewarm', time([0, 300]), 'after the rest, to crisp and warm it'),
+  byClockS: row('By the clock', 'byClock', time([0, DAY_S]), 'instead of working it out; 0 for worked out')
 }
 
-const SEAR = ['panC', 'searS', 'searSpells', 'fatEdgeS', 'basted'] as const
-const REST = ['cover', 'restSchool', 'restS'] as const
-const KEYS: Record<MethodKind, readonly DialKey[]> = {
-  'pan sear': ['panC', 'turning', 'fatEdgeS', 'basted', ...REST, 'rewarmS', 'byClockS'],
+const PAN = ['panC', 'turning', 'fatEdgeS', 'basted'] as const
+const SEAR = ['panC', 'searS', 'turning', 'fatEdgeS', 'basted'] as const
+const REST = ['cover', 'rest'] as const
+const KEYS: Record<MethodKind, readonly SettingKey[]> = {
+  'pan sear': [...PAN, ...REST, 'rewarmS', 'byClockS'],
   'sear then oven': [...SEAR, 'ovenC', 'standing', ...REST, 'rewarmS', 'byClockS'],
   'oven then sear': ['ovenC', ...SEAR, ...REST, 'rewarmS', 'byClockS'],
   roast: ['ovenC', ...SEAR, ...REST, 'rewarmS', 'byClockS'],
-  grill: ['grateC', 'directSpells', 'covered', 'lidC', ...REST, 'byClockS'],
-  'two-zone grill': ['grateC', 'directS', 'directSpells', 'lidC', 'order', 'covered', ...REST, 'byClockS'],
-  'bath then sear': ['bathC', 'holdS', 'coolS', ...SEAR, ...REST, 'byClockS'],
+  grill: ['grateC', 'turning', 'covered', 'lidC', ...REST, 'byClockS'],
+  'two-zone grill': ['grateC', 'directS', 'turning', 'lidC', 'order', 'covered', ...REST, 'byClockS'],
+  'bath then sear': ['bathC', 'holdS', 'coolS', ...SEAR, ...REST, 'rewarmS', 'byClockS'],
   'sear then bath': [...SEAR, 'bathC', 'holdS', ...REST, 'rewarmS', 'byClockS'],
   'short hot bath': ['bathC', ...SEAR, ...REST, 'rewarmS', 'byClockS'],
-  pot: ['boilingParts', 'coldParts', 'coldC', 'lid', 'topUpEveryS', 'topUpL', ...SEAR, ...REST, 'rewarmS', 'byClockS'],
+  pot: ['boilingParts', 'coldParts', 'coldC', 'lid', 'topUps', ...SEAR, ...REST, 'rewarmS', 'byClockS'],
   'in pastry': ['ovenC', 'pasteMm', 'pastryMm', ...REST, 'byClockS']
 }
 
-export const DIAL_KEYS = Object.keys(ALL) as readonly DialKey[]
+export const DIALS: readonly Dial[] = (Object.keys(ROWS) as SettingKey[]).map(key => ({ key, ...ROWS[key] }))
+export const dialOf = (key: SettingKey): Dial => ({ key, ...ROWS[key] })
+export const dialsOf = (kind: MethodKind): readonly Dial[] => KEYS[kind].map(dialOf)
 
-export const dialsOf = (kind: MethodKind): readonly Dial[] => KEYS[kind].map(key => ({ key, ...ALL[key] }) as Dial)
+/** What of the kit a method is cooked with: it is what its settings are set on. */
+export type KitPart = 'pan' | 'oven' | 'grill' | 'bath' | 'pot'
+const SET_ON: Record<KitPart, SettingKey> = { pan: 'panC', oven: 'ovenC', grill: 'grateC', bath: 'bathC', pot: 'boilingParts' }
+export const cookedWith = (kind: MethodKind): KitPart[] =>
+  (Object.keys(SET_ON) as KitPart[]).filter(part => KEYS[kind].includes(SET_ON[part]))
 
 /** Whether a value read from elsewhere may stand on a dial. */
 export function fitsDial(dial: Dial, value: unknown): boolean {
+  const inside = (given: unknown, [low, high]: Range): boolean => typeof given === 'number' && given >= low && given <= high
   switch (dial.kind) {
     case 'quantity':
     case 'count':
-      return typeof value === 'number' && value >= dial.range[0] && value <= dial.range[1]
+      return inside(value, dial.range)
     case 'choice':
       return dial.options.some(o => o.value === value)
     case 'yes':
       return typeof value === 'boolean'
+    case 'turning':
+      return typeof value === 'string' && parseTurning(value) === value
+    case 'rest': {
+      const rest = value as Partial<Record<'kind' | 'seconds', unknown>> | null | undefined
+      return rest?.kind === 'clock' ? inside(rest.seconds, dial.range) : RESTS.some(r => r === rest?.kind)
+    }
+    case 'top-ups':
+      return (
+        Array.isArray(value) &&
+        value.length <= dial.most &&
+        (value as Partial<TopUp>[]).every(t => inside(t.at, dial.range) && inside(t.litres, dial.litres))
+      )
   }
 }
+export const RESTS = ['to the peak', 'half the cooking time'] as const
 
-/** For as long as any pot stays warm. */
-const TOPPED_UP_FOR = 8 * 3600
-
-function toppedUp(every: number, litres: number): TopUp[] {
-  if (every < 60 || litres <= 0) return []
-  return Array.from({ length: Math.floor(TOPPED_UP_FOR / every) }, (_, i) => ({ at: (i + 1) * every, litres }))
+/** Water poured in again and again, as long as the pot may stand. */
+export function toppedUp(everyS: number, litres: number): TopUp[] {
+  const { most } = ROWS.topUps as Extract<DialShape, { kind: 'top-ups' }>
+  if (everyS < 60 || litres <= 0) return []
+  return Array.from({ length: Math.min(most, Math.floor(POT_AT_MOST_S / everyS)) }, (_, i) => ({ at: (i + 1) * everyS, litres }))
 }
-
-const restLength = (school: RestLength['kind'], seconds: number): RestLength =>
-  school === 'clock' ? { kind: 'clock', seconds } : { kind: school }
 
 /** How the dials stand for some settings. */
-export function dialValues<K extends MethodKind>(kind: K, settings: SettingsOf[K], byClockS = 0): Dialled {
-  const { rest } = settings
-  const topUps = 'topUps' in settings ? settings.topUps : []
-  const derived = {
-    restSchool: rest.kind,
-    restS: rest.kind === 'clock' ? rest.seconds : USUAL_REST_S,
-    topUpEveryS: topUps.length > 0 ? topUps[0].at : 0,
-    topUpL: topUps.length > 0 ? topUps[0].litres : 0,
-    byClockS
-  }
-  const all: Partial<Record<DialKey, unknown>> = { basted: false, fatEdgeS: 0, ...settings, ...derived }
+export function dialValues<K extends MethodKind>(kind: K, settings: SettingsOf[K], byClockS = 0): Settings {
+  const all: Partial<Record<SettingKey, unknown>> = { ...settings, byClockS }
   return Object.fromEntries(KEYS[kind].map(key => [key, all[key]]))
 }
-const USUAL_REST_S = 600
-const USUAL_TOP_UP_L = 0.5
 
-/** The usual settings with what the cook has turned. Only this method's own dials count. */
-export function dialled<K extends MethodKind>(kind: K, usual: SettingsOf[K], turned: Dialled): SettingsOf[K] {
-  const own: Dialled = Object.fromEntries(KEYS[kind].flatMap(key => (turned[key] === undefined ? [] : [[key, turned[key]]])))
-  const { restSchool, restS, topUpEveryS, topUpL, byClockS: _, ...plain } = own
-  const before = dialValues(kind, usual)
-  const rest = restLength(restSchool ?? usual.rest.kind, restS ?? before.restS ?? USUAL_REST_S)
-  const topUps =
-    kind === 'pot' ? { topUps: toppedUp(topUpEveryS ?? before.topUpEveryS ?? 0, topUpL ?? (before.topUpL || USUAL_TOP_UP_L)) } : {}
-  return { ...usual, ...plain, rest, ...topUps }
+/** The usual settings with what the cook has set. Only this method's own count. */
+export function withSettings<K extends MethodKind>(kind: K, usual: SettingsOf[K], set: Settings): SettingsOf[K] {
+  const own = KEYS[kind].filter(key => key !== 'byClockS' && set[key] !== undefined)
+  return { ...usual, ...Object.fromEntries(own.map(key => [key, set[key]])) }
 }

@@ -3,18 +3,15 @@
  * over them.
  */
 import type { Method } from './method'
-import { twoZone, type TwoZone } from './twoZone'
-import type { Setup } from './setup'
+import { restStage } from './parts'
+import { overTheCoals, twoZone, type TwoZone } from './twoZone'
 
 /** The two-zone grill's settings; the time over the coals is what is solved for. */
 export const grillOver: Method<TwoZone> = {
   kind: 'grill',
   free: 'time over the coals',
   subject: twoZone.subject,
-  program: (setup, free) => {
-    const program = twoZone.program(onlyDirect(setup, free), 0)
-    return { ...program, heating: program.heating.filter(s => s.phase === 'coals') }
-  },
+  program: (setup, free) => ({ heating: overTheCoals(setup, free, true), rest: seconds => restStage(setup, seconds), rewarm: [] }),
   bounds: () => [30, 75 * 60],
   guess: setup => 0.6 * setup.piece.thicknessMm ** 2,
   goal: (_, target) => target,
@@ -23,5 +20,3 @@ export const grillOver: Method<TwoZone> = {
       ? 'Past about 50 mm the outside burns before the middle is warm: finish it beside the coals.'
       : null
 }
-
-const onlyDirect = (setup: Setup<TwoZone>, directS: number): Setup<TwoZone> => ({ ...setup, settings: { ...setup.settings, directS } })

@@ -2,16 +2,32 @@
  * The one interface of all methods: a way of cooking is a program of stages with one
  * quantity left free, which the planner solves for.
  */
-import type { Stage, Subject } from '#core/heat/program'
+import type { Faces } from '#core/heat/faces'
+import type { Burner, LumpChange } from '#core/heat/lump'
+import type { Subject } from '#core/heat/program'
 import type { Fineness, Setup } from './setup'
+import type { Turning } from './turning'
 
 /** What a stage is to the cook. */
 export type Phase = 'sear' | 'fat edge' | 'oven' | 'coals' | 'under the lid' | 'bath' | 'pot' | 'cool' | 'rest' | 'rewarm'
 
-export interface PlannedStage extends Stage {
+/** A while in one place, turned or not. */
+export interface PlannedStage {
   readonly phase: Phase
+  readonly name: string
   /** Whether it keeps the cook at the heat. */
   readonly busy: boolean
+  readonly seconds: number
+  /** As it was laid. */
+  readonly faces: Faces
+  /** How it is turned there, and what it turns to the heat with its other face down. */
+  readonly turned?: { readonly turning: Turning; readonly name: string; readonly faces: Faces }
+  /** Its length is what the method leaves free. */
+  readonly open?: boolean
+  /** Fire under each of the subject's lumps. */
+  readonly burners?: readonly (Burner | null)[]
+  /** What is done to the lumps as the stage begins. */
+  readonly changes?: readonly LumpChange[]
 }
 
 export interface Program {
@@ -25,9 +41,12 @@ export interface Program {
 export type RestLength =
   { readonly kind: 'clock'; readonly seconds: number } | { readonly kind: 'half the cooking time' } | { readonly kind: 'to the peak' }
 
+export const COVERS = ['bare', 'loose foil', 'tucked foil', 'fridge'] as const
+export type Cover = (typeof COVERS)[number]
+
 /** What every method's settings end with. */
 export interface Resting {
-  readonly cover: 'bare' | 'loose foil' | 'tucked foil' | 'fridge'
+  readonly cover: Cover
   readonly rest: RestLength
   /** A moment back in the hot pan after the rest, s on each face; 0 for none. */
   readonly rewarmS: number
@@ -49,40 +68,4 @@ export interface Method<S extends Resting> {
   readonly goal: (setup: Setup<S>, target: number) => number
   /** Why this piece or target is not for this method, in a sentence; null where it is. */
   readonly unsuited: (setup: Setup<S>, target: number) => string | null
-}
-
-/** What a program takes up to the rest, s. */
-export const secondsOf = (stages: readonly PlannedStage[]): number =>
-  stages.reduce((sum, s) => sum + ('after' in s.end ? s.end.after : s.end.atMost), 0)
-
-/** A piece may lie in the fridge for as long as it likes. */
-const LONGEST_REST = 90 * 60
-/** A joint kept longer goes cold outside: by then it is carved, whatever its middle would still do; common practice, no source. */
-const LONGEST_JOINT_REST = 30 * 60
-/** Kept running after the carving, so that the curves show where things go. */
-export const AFTERWARDS = 120
-
-/**
- * A program with as much rest as counts toward its peak. A steak climbs on on the plate; a joint only until it
- * is carved, by the clock where the cook rests it so.
- */
-export function rested({ heating, rest: resting }: Program, { piece, settings }: Setup<Resting>): PlannedStage[] {
-  const joint = piece.form === 'roast' && settings.cover !== 'fridge'
-  const least = restSeconds(settings.rest, secondsOf(heating), 0)
-  if (joint && settings.rest.kind !== 'to the peak') return [...heating, resting(Math.max(SHORTEST_REST, least))]
-  return [...heating, resting(Math.max(joint ? LONGEST_JOINT_REST : LONGEST_REST, least + AFTERWARDS))]
-}
-/** s: as long as it takes to find the knife. */
-const SHORTEST_REST = 60
-
-/** How long the school rests a piece that spent `cooking` on the heat and peaks after `toPeak`. */
-export function restSeconds(rest: RestLength, cooking: number, toPeak: number): number {
-  switch (rest.kind) {
-    case 'clock':
-      return rest.seconds
-    case 'half the cooking time':
-      return cooking / 2
-    case 'to the peak':
-      return toPeak
-  }
 }

@@ -9,39 +9,45 @@ import { inFridge } from '#core/kit/bath'
 import { burnerHolding, contactWith, panLump, type Pan, type Ring } from '#core/kit/pan'
 import type { PlannedStage, Program, Resting } from './method'
 import type { Setup } from './setup'
+import type { Turning } from './turning'
 
-/** A hard sear in a pan: what several methods begin or end with. */
-export interface Searing {
+/** A pan on its ring and what is done in it. */
+export interface InAPan {
   readonly pan: Pan
   readonly ring: Ring
   /** Pan temperature the cook holds. */
   readonly panC: number
-  /** On the metal in all, s, both faces together (all round, for a roast). */
-  readonly searS: number
-  /** How many spells that is cut into: two for a turn, four for twice a side. */
-  readonly searSpells: number
+  readonly turning: Turning
   /** Standing on its rim, s; 0 for none. */
   readonly fatEdgeS: number
   /** Hot butter spooned over the upper face. */
   readonly basted: boolean
 }
 
+/** A hard sear: what several methods begin or end with. */
+export interface Searing extends InAPan {
+  /** On the metal in all, s, both faces together (all round, for a roast). */
+  readonly searS: number
+}
+
+export const PAN_LIMITS = { panC: [120, 300] } as const
+
 /** The pan is always the first lump. */
 export const PAN = 0
 
-export const searLump = ({ settings, room }: Setup<Searing>): Lump => panLump(settings.pan, room.temperatureC, settings.panC)
+export const searLump = ({ settings, room }: Setup<InAPan>): Lump => panLump(settings.pan, room.temperatureC, settings.panC)
 
-export const ringBurner = ({ settings, room }: Setup<Searing>): Burner =>
+const ringBurner = ({ settings, room }: Setup<InAPan>): Burner =>
   burnerHolding(settings.pan, settings.ring, settings.panC, room.temperatureC)
 
 /** The pan heated up again while the piece was elsewhere. */
-export const panReady = ({ settings }: Setup<Searing>): LumpChange => ({ lump: PAN, kind: 'brought to', temperature: settings.panC })
+export const panReady = ({ settings }: Setup<InAPan>): LumpChange => ({ lump: PAN, kind: 'brought to', temperature: settings.panC })
 
 /** Spooned fat: estimates, W/(m²·K) and °C. */
 const BASTING = { convection: 60, fat: 130 } as const
 
 /** What a steak's upper face and rim, and what a rolled roast's whole outside, turn to in a pan. */
-export function inPan(setup: Setup<Searing>): { readonly metal: MetalFace; readonly above: AirFace; readonly rolled: PartlyFace } {
+function inPan(setup: Setup<InAPan>): { readonly metal: MetalFace; readonly above: AirFace; readonly rolled: PartlyFace } {
   const { constants, room, settings } = setup
   const metal = { kind: 'metal', lump: PAN, contact: contactWith(settings.pan, constants) } as const
   const air = overPan(room, constants)
@@ -53,34 +59,28 @@ const BASTED_VAPOUR = 0.3
 
 const SEAR = { phase: 'sear', busy: true } as const
 
-/** @param fresh what is done to the pan as the sear begins */
-export function searStages(setup: Setup<Searing>, fresh: readonly LumpChange[] = []): PlannedStage[] {
+/** A sear of so long and its fat edge. A joint is rolled, and has neither turns nor an edge. @param fresh what is done to the pan as it begins */
+export function searStages(setup: Setup<Searing>, fresh: readonly LumpChange[] = [], open = false): PlannedStage[] {
   const { settings, piece, constants } = setup
-  if (settings.searS <= 0) return []
+  const { searS: seconds, turning, fatEdgeS } = settings
+  if (seconds <= 0) return []
   const { metal, above, rolled } = inPan(setup)
   const side = setup.flat ? above : { ...above, convection: constants.roomConvection }
   const burners = [ringBurner(setup)]
-  const changes = (i: number): readonly LumpChange[] => (i === 0 ? fresh : [])
-  if (piece.form === 'roast')
-    return [{ ...SEAR, name: 'seared all round', end: { after: settings.searS }, faces: allOver(rolled), burners, changes: fresh }]
-  const stages: PlannedStage[] = Array.from({ length: settings.searSpells }, (_, i) => ({
+  if (piece.form === 'roast') return [{ ...SEAR, name: 'seared all round', seconds, faces: allOver(rolled), burners, changes: fresh, open }]
+  const sear: PlannedStage = {
     ...SEAR,
-    name: i % 2 === 0 ? 'first face down' : 'second face down',
-    end: { after: settings.searS / settings.searSpells },
-    faces: i % 2 === 0 ? { first: metal, second: above, side } : { first: above, second: metal, side },
+    name: 'first face down',
+    seconds,
+    faces: { first: metal, second: above, side },
+    turned: { turning, name: 'second face down', faces: { first: above, second: metal, side } },
     burners,
-    changes: changes(i)
-  }))
-  if (settings.fatEdgeS > 0)
-    stages.push({
-      phase: 'fat edge',
-      busy: true,
-      name: 'fat edge down',
-      end: { after: settings.fatEdgeS },
-      faces: { first: above, second: above, side: rolled },
-      burners
-    })
-  return stages
+    changes: fresh,
+    open
+  }
+  const onEdge = { first: above, second: above, side: rolled }
+  const edge: PlannedStage = { phase: 'fat edge', busy: true, name: 'fat edge down', seconds: fatEdgeS, faces: onEdge, burners }
+  return fatEdgeS > 0 ? [sear, edge] : [sear]
 }
 
 /** What the piece rests in and on. */
@@ -94,19 +94,19 @@ export const restStage = (setup: Setup<Resting>, seconds: number): PlannedStage 
   phase: 'rest',
   busy: false,
   name: setup.settings.cover === 'fridge' ? 'in the fridge' : `rest, ${setup.settings.cover}`,
-  end: { after: seconds },
+  seconds,
   faces: restFaces(setup)
 })
 
 /** A moment back in the hot pan, to warm and crisp what has rested long. */
-function rewarmStages(setup: Setup<Searing & Resting>): PlannedStage[] {
+function rewarmStages(setup: Setup<InAPan & Resting>): PlannedStage[] {
   const { rewarmS } = setup.settings
   if (rewarmS <= 0) return []
-  const again = { ...setup, settings: { ...setup.settings, searS: 2 * rewarmS, searSpells: 2, fatEdgeS: 0 } }
+  const again = { ...setup, settings: { ...setup.settings, searS: 2 * rewarmS, turning: 'once', fatEdgeS: 0 } } as const
   return searStages(again, [panReady(setup)]).map(s => ({ ...s, phase: 'rewarm' }))
 }
 
-export function thenRest(setup: Setup<Searing & Resting>, heating: readonly PlannedStage[]): Program {
+export function thenRest(setup: Setup<InAPan & Resting>, heating: readonly PlannedStage[]): Program {
   return { heating, rest: seconds => restStage(setup, seconds), rewarm: rewarmStages(setup) }
 }
 
@@ -115,6 +115,6 @@ export const stageIn = (phase: PlannedStage['phase'], name: string, seconds: num
   phase,
   busy: false,
   name,
-  end: { after: seconds },
+  seconds,
   faces: allOver(face)
 })

@@ -4,12 +4,12 @@ import { KITCHEN } from '#core/kit/air'
 import { PANS, RINGS } from '#core/kit/pan'
 import { cutById } from '#core/meat/cuts'
 import { isFlat, type Piece } from '#core/meat/piece'
-import type { PanSear, PanSetup } from './panSear'
+import type { PanSear } from './panSear'
 import type { Setup } from './setup'
 import type { SettingsOf } from './methods'
 import { USUAL_KIT, usualSettings } from './usual'
 
-export function stripSetup(piece: Partial<Piece> = {}, settings: Partial<PanSear> = {}): PanSetup {
+export function stripSetup(piece: Partial<Piece> = {}, settings: Partial<PanSear> = {}): Setup<PanSear> {
   const thicknessMm = piece.thicknessMm ?? 38
   const cut = cutById(piece.cutId ?? 'strip')
   if (!cut) throw new Error('The fixture names a cut that is not there.')
@@ -34,6 +34,8 @@ export function stripSetup(piece: Partial<Piece> = {}, settings: Partial<PanSear
       ring: RINGS[0],
       panC: 215,
       turning: 'every 60 s',
+      fatEdgeS: 0,
+      basted: false,
       cover: 'bare',
       rest: { kind: 'to the peak' },
       rewarmS: 0,

@@ -6,6 +6,7 @@ import { awayFromCoals, besideRim, overCoals, underLid, type Grill } from '#core
 import type { Method, PlannedStage, Resting } from './method'
 import { restStage, stageIn } from './parts'
 import { subjectOf, type Setup } from './setup'
+import type { Turning } from './turning'
 
 export interface TwoZone extends Resting {
   readonly grill: Grill
@@ -14,9 +15,9 @@ export interface TwoZone extends Resting {
   /** Air under the lid, °C. */
   readonly lidC: number
   readonly order: 'direct first' | 'indirect first'
-  /** Over the coals in all, s, and in how many spells. */
+  /** Over the coals in all, s. */
   readonly directS: number
-  readonly directSpells: number
+  readonly turning: Turning
   /** Whether the lid is on while it lies over the coals. */
   readonly covered: boolean
 }
@@ -32,7 +33,7 @@ export const twoZone: Method<TwoZone> = {
       free,
       underLid(setup.settings.lidC, setup.constants, setup.settings.grill)
     )
-    const direct = overTheCoals(setup)
+    const direct = overTheCoals(setup, setup.settings.directS)
     return {
       heating: setup.settings.order === 'direct first' ? [...direct, beside] : [beside, ...direct],
       rest: seconds => restStage(setup, seconds),
@@ -48,20 +49,24 @@ export const twoZone: Method<TwoZone> = {
   }
 }
 
-function overTheCoals(setup: Setup<TwoZone>): PlannedStage[] {
+/** @param open whether that is all there is, and its time what is solved for */
+export function overTheCoals(setup: Setup<TwoZone>, seconds: number, open = false): PlannedStage[] {
   const { settings, constants, room, piece } = setup
+  if (seconds <= 0) return []
   const down = overCoals(settings.grateC, constants, settings.grill)
   const up = settings.covered ? underLid(settings.lidC, constants, settings.grill) : awayFromCoals(settings.grateC, room, constants)
   const side = besideRim(settings.grateC, up, constants)
-  const spells = Math.max(1, settings.directSpells)
-  if (settings.directS <= 0) return []
   // Rolled over the bars a roast shows each part of its outside to the coals for about half the time.
-  if (piece.form === 'roast') return [{ ...stageIn('coals', 'rolled over the coals', settings.directS, down), busy: true }]
-  return Array.from({ length: spells }, (_, i): PlannedStage => ({
-    phase: 'coals',
-    busy: true,
-    name: i % 2 === 0 ? 'first face to the coals' : 'second face to the coals',
-    end: { after: settings.directS / spells },
-    faces: i % 2 === 0 ? { first: down, second: up, side } : { first: up, second: down, side }
-  }))
+  if (piece.form === 'roast') return [{ ...stageIn('coals', 'rolled over the coals', seconds, down), busy: true, open }]
+  return [
+    {
+      phase: 'coals',
+      busy: true,
+      name: 'first face to the coals',
+      seconds,
+      faces: { first: down, second: up, side },
+      turned: { turning: settings.turning, name: 'second face to the coals', faces: { first: up, second: down, side } },
+      open
+    }
+  ]
 }

@@ -44,19 +44,19 @@ export function usualSettings(kit: FullKit, targetC: number): SettingsOf {
     ring: kit.ring,
     panC,
     searS,
-    searSpells: 2,
+    turning: 'once',
     fatEdgeS: 0,
     basted: false,
     ...RESTING
   })
-  const zones = { ...RESTING, grill: kit.grill, lidC: 150, order: 'direct first', directSpells: 2, covered: false } as const
+  const zones = { ...RESTING, grill: kit.grill, lidC: 150, order: 'direct first', turning: 'once', covered: false } as const
   const bath = { machine: kit.bath, bathC: bathAt(targetC), holdS: 0, coolS: 0 }
   return {
     'pan sear': { ...sear(0, 215), turning: 'every 60 s' },
-    'sear then oven': { ...sear(240, 215), searSpells: 4, oven: kit.oven, ovenC: 190, standing: 'rack' },
+    'sear then oven': { ...sear(240, 215), turning: 'twice a side', oven: kit.oven, ovenC: 190, standing: 'rack' },
     'oven then sear': { ...sear(120, 230), oven: kit.oven, ovenC: 120 },
     roast: { ...sear(240, 215), oven: kit.oven, ovenC: 180, cover: 'loose foil' },
-    grill: { ...zones, grateC: 260, directS: 0, directSpells: 4 },
+    grill: { ...zones, grateC: 260, directS: 0, turning: 'twice a side' },
     'two-zone grill': { ...zones, grateC: 300, directS: 180 },
     'bath then sear': { ...sear(90, 240), ...bath },
     'sear then bath': { ...sear(120, 230), ...bath },

@@ -24,12 +24,3 @@ export class Randomness {
     return Math.max(-2.5, Math.min(2.5, z))
   }
 }
-
-/** The value below which a share of them lies, by straight interpolation. */
-export function percentile(values: readonly number[], share: number): number {
-  const sorted = [...values].sort((a, b) => a - b)
-  const at = share * (sorted.length - 1)
-  const below = Math.floor(at)
-  const above = Math.min(below + 1, sorted.length - 1)
-  return sorted[below] + (at - below) * (sorted[above] - sorted[below])
-}

@@ -7,6 +7,7 @@ import { COARSE_STEPS, KEEP_ENDS, run, type Stage } from '#core/heat/program'
 import { inFridge, inIce } from '#core/kit/bath'
 import type { Method, Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
+import { timelineOf } from '#core/method/timeline'
 import type { Plan } from './plan'
 
 /** Cold enough to be kept, °C. */
@@ -24,7 +25,7 @@ export interface Kept {
 const LONGEST = 12 * 3600
 
 export function chilled<S extends Resting>(method: Method<S>, setup: Setup<S>, plan: Plan): Kept {
-  const { heating } = method.program(setup, plan.free)
+  const { heating } = timelineOf(method, setup, plan.free)
   const wet = heating.reduce((last, s, i) => (s.phase === 'bath' || s.phase === 'pot' ? i : last), -1)
   const cooked: readonly Stage[] = heating.slice(0, wet + 1)
   const until = (face: Face): number => {

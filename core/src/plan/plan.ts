@@ -6,20 +6,11 @@ import { acrossMiddle, axisColumn, geometryOf, readSection, type CutGeometry, ty
 import { valueAt, type Field, type History } from '#core/heat/history'
 import { COARSE_STEPS, KEEP_ENDS, run, type Recording, type Run } from '#core/heat/program'
 import { boilingPoint } from '#core/heat/vapour'
-import {
-  AFTERWARDS,
-  rested,
-  restSeconds,
-  secondsOf,
-  type Method,
-  type Phase,
-  type PlannedStage,
-  type Program,
-  type Resting
-} from '#core/method/method'
+import type { Method, Phase, Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
+import { AFTERWARDS, openSpells, rested, restSeconds, secondsOf, timelineOf, type Spell, type Timeline } from '#core/method/timeline'
 import { lethality, REFERENCES } from '#core/safety/lethality'
-import { PAST_PEAK, solveFree, type Hint, type Solved } from './search'
+import { PAST_PEAK, solveFree, type Solved, type WarmStart } from './search'
 
 export interface Moment {
   /** s since the piece first met the heat. */
@@ -36,6 +27,15 @@ export interface PhaseSpan {
   readonly to: number
 }
 
+/** When the piece is laid, turned or moved: the beginning of a spell, s since it first met the heat. */
+export interface Mark {
+  readonly phase: Phase
+  readonly name: string
+  /** The stage of the program, by number. */
+  readonly stage: number
+  readonly from: number
+}
+
 /** Toward each reference, by the end of the carving: 1 is enough. */
 export interface Lethal {
   readonly reference: string
@@ -50,6 +50,8 @@ export interface Plan {
   /** The free quantity, s. */
   readonly free: number
   readonly phases: readonly PhaseSpan[]
+  /** Up to the pull. */
+  readonly marks: readonly Mark[]
   /** Off the last heat. */
   readonly pull: Moment
   readonly peak: Moment
@@ -62,7 +64,8 @@ export interface Plan {
   readonly handsOn: number
   readonly section: SectionReading
   readonly lethal: readonly Lethal[]
-  readonly hint: Hint
+  /** For the next plan like this one. */
+  readonly warmStart: WarmStart
   readonly history: History
   /** Along the axis, from the first face. */
   readonly fields: readonly Field[]
@@ -88,7 +91,7 @@ const MOVING = 60
 
 /**
  * @param byClock the free quantity as the cook gives it, s; solved for the target where it is null
- * @param hint of a plan much like this one
+ * @param warmStart of a plan much like this one
  * @throws InfeasibleError
  */
 export function planMethod<S extends Resting>(
@@ -96,12 +99,19 @@ export function planMethod<S extends Resting>(
   setup: Setup<S>,
   target: number,
   byClock: number | null = null,
-  hint?: Hint
+  warmStart?: WarmStart
 ): Plan {
   const reason = method.unsuited(setup, target)
   if (reason !== null && byClock === null) throw new InfeasibleError(reason, null, null)
-  if (byClock !== null) return readPlan(method, setup, target, byTheClock(method, setup, byClock))
-  const solved = solveMethod(method, setup, target, hint)
+  const [low, high] = method.bounds(setup)
+  const open: Open = {
+    timeline: (free, count) => timelineOf(method, setup, free, count),
+    spells: free => openSpells(method, setup, free),
+    bounds: [low, high],
+    guess: method.guess(setup)
+  }
+  if (byClock !== null) return readPlan(method, setup, target, byTheClock(method, setup, open, byClock))
+  const solved = solveOpen(method, setup, target, open, warmStart)
   if (solved.misses !== 'none' && !heldLong(solved, target)) throw infeasible(method, setup, target, solved)
   return readPlan(method, setup, target, solved)
 }
@@ -111,40 +121,77 @@ const heldLong = ({ misses, run: outcome }: Solved, target: number): boolean =>
   misses === 'too hot at the least' && outcome.peak.core <= target + HELD_WITHIN
 const HELD_WITHIN = 0.5
 
+/** What is left free, and what is cooked for any value of it. */
+export interface Open {
+  /** @param count spells of the open stage, where that is held */
+  readonly timeline: (free: number, count: number | null) => Timeline
+  /** How many spells the open stage has to come for a free time; null where it is not turned. */
+  readonly spells: (free: number) => number | null
+  readonly bounds: readonly [low: number, high: number]
+  readonly guess: number
+}
+
+/** An answer, and the timeline it is the answer of. */
+export interface SolvedTimeline extends Solved {
+  readonly timeline: Timeline
+}
+
+/**
+ * The solve alone, whether it meets the target or not. A stage turned so and so often comes in whole spells:
+ * once the neighbourhood is known their number is held, so that the peak is smooth in the free time.
+ */
+export function solveOpen<S extends Resting>(
+  method: Method<S>,
+  setup: Setup<S>,
+  target: number,
+  { timeline, spells, bounds: [low, high], guess }: Open,
+  warmStart?: WarmStart
+): SolvedTimeline {
+  let count: number | null = null
+  const laid = (free: number): Timeline => timeline(free, count)
+  const solved = solveFree({
+    fine: method.subject(setup, 'fine'),
+    coarse: method.subject(setup, 'coarse'),
+    stages: free => rested(laid(free), setup),
+    goal: method.goal(setup, target),
+    low,
+    high,
+    guess: Math.min(high, Math.max(low, guess)),
+    recording: free => recordingFor(laid(free), setup.settings),
+    warmStart,
+    hold: near => {
+      const before = count
+      count = near === null ? null : spells(near)
+      return count !== before
+    }
+  })
+  return { ...solved, timeline: laid(solved.free) }
+}
+
 /** Nothing solved: what comes of just so long. */
-function byTheClock<S extends Resting>(method: Method<S>, setup: Setup<S>, free: number): Solved {
-  const program = method.program(setup, free)
-  const outcome = run(method.subject(setup, 'fine'), rested(program, setup), recordingFor(program, setup.settings))
+function byTheClock<S extends Resting>(method: Method<S>, setup: Setup<S>, { timeline, spells }: Open, free: number): SolvedTimeline {
+  const followed = follow(method, setup, timeline(free, null), free)
+  const count = spells(free)
   const coarse = (seconds: number): number =>
     run(
       method.subject(setup, 'coarse'),
-      rested(method.program(setup, seconds), setup),
+      rested(timeline(seconds, count), setup),
       { ...KEEP_ENDS, untilPastPeakBy: PAST_PEAK },
       COARSE_STEPS
     ).peak.core
   const more = Math.max(20, 0.05 * free)
-  return { free, run: outcome, peakRate: (coarse(free + more) - coarse(free)) / more, misses: 'none', hint: { free, bias: 0, slope: 0 } }
+  return { ...followed, peakRate: (coarse(free + more) - coarse(free)) / more }
 }
 
-/** The solve alone, whether it meets the target or not. */
-function solveMethod<S extends Resting>(method: Method<S>, setup: Setup<S>, target: number, hint?: Hint): Solved {
-  const [low, high] = method.bounds(setup)
-  return solveFree({
-    fine: method.subject(setup, 'fine'),
-    coarse: method.subject(setup, 'coarse'),
-    stages: free => rested(method.program(setup, free), setup),
-    goal: method.goal(setup, target),
-    low,
-    high,
-    guess: Math.min(high, Math.max(low, method.guess(setup))),
-    recording: free => recordingFor(method.program(setup, free), setup.settings),
-    hint
-  })
+/** What comes of a timeline with nothing left to solve. */
+export function follow<S extends Resting>(method: Method<S>, setup: Setup<S>, timeline: Timeline, free: number): SolvedTimeline {
+  const outcome = run(method.subject(setup, 'fine'), rested(timeline, setup), recordingFor(timeline, setup.settings))
+  return { free, run: outcome, peakRate: 0, misses: 'none', warmStart: { free, bias: 0, slope: 0 }, timeline }
 }
 
 /** Some three hundred entries whatever the length: enough for curves, little enough to post and store. */
-export function recordingFor(program: Program, { rest }: Resting): Recording {
-  const cooking = secondsOf(program.heating)
+function recordingFor({ heating }: Timeline, { rest }: Resting): Recording {
+  const cooking = secondsOf(heating)
   const atLeast = AFTERWARDS + (rest.kind === 'to the peak' ? 0 : restSeconds(rest, cooking, 0))
   const every = Math.max(4, cooking / 250)
   return { every, fieldEvery: 3 * every, untilPastPeakBy: PAST_PEAK, atLeast }
@@ -164,35 +211,36 @@ function infeasible<S extends Resting>(method: Method<S>, setup: Setup<S>, targe
 }
 
 /** Everything a plan says, from the run at its answer. */
-export function readPlan<S extends Resting>(method: Method<S>, setup: Setup<S>, target: number, solved: Solved): Plan {
-  const program = method.program(setup, solved.free)
-  const pullTime = secondsOf(program.heating)
+export function readPlan<S extends Resting>(method: Method<S>, setup: Setup<S>, target: number, solved: SolvedTimeline): Plan {
+  const { timeline } = solved
+  const pullTime = secondsOf(timeline.heating)
   const toPeak = Math.max(0, solved.run.peak.time - pullTime)
   const rest = restSeconds(setup.settings.rest, pullTime, toPeak)
-  const outcome = program.rewarm.length > 0 ? rewarmed(method, setup, program, rest) : solved.run
+  const outcome = timeline.rewarm.length > 0 ? rewarmed(method, setup, timeline, rest) : solved.run
   const { history, fields, peak } = outcome
   const at = (time: number): Moment => ({ time, core: valueAt(history.time, history.core, time) })
-  const carve = at(pullTime + rest + secondsOf(program.rewarm))
+  const carve = at(pullTime + rest + secondsOf(timeline.rewarm))
   const geometry = geometryOf(outcome.body.grid)
   // What was crust when it came off the heat is crust, even if it takes up a little juice in the rest.
   const carved = fieldAt(fields, carve.time)
   const { wetness } = fieldAt(fields, pullTime)
   const atCarving = { ...carved, wetness: carved.wetness.map((w, i) => Math.min(w, wetness[i])) }
-  const stages = [...program.heating, program.rest(rest), ...program.rewarm]
+  const spells = [...timeline.heating, timeline.rest(rest), ...timeline.rewarm]
   return {
     kind: method.kind,
     target,
     free: solved.free,
-    phases: spans(stages),
+    phases: spans(spells),
+    marks: marksOf(timeline.heating),
     pull: at(pullTime),
     peak,
     carve,
     peakRate: solved.peakRate,
     loss: valueAt(history.time, history.evaporated, carve.time) + valueAt(history.time, history.dripped, carve.time),
-    handsOn: secondsOf(stages.filter(s => s.busy)) + MOVING * stages.filter(s => !s.busy).length,
+    handsOn: secondsOf(spells.filter(s => s.busy)) + MOVING * spells.filter(s => !s.busy).length,
     section: readSection(atCarving, geometry, target, boilingPoint(setup.room.altitudeM)),
     lethal: lethalOf(history, carve.time),
-    hint: solved.hint,
+    warmStart: solved.warmStart,
     history,
     fields: fields.map(f => axisColumn(f, geometry)),
     girth: girthOf(fields, geometry),
@@ -200,10 +248,26 @@ export function readPlan<S extends Resting>(method: Method<S>, setup: Setup<S>, 
   }
 }
 
-function rewarmed<S extends Resting>(method: Method<S>, setup: Setup<S>, program: Program, rest: number): Run {
-  const stages = [...program.heating, program.rest(rest), ...program.rewarm, program.rest(AFTERWARDS)]
-  const every = Math.max(4, secondsOf(program.heating) / 250)
-  return run(method.subject(setup, 'fine'), stages, { ...KEEP_ENDS, every, fieldEvery: 3 * every })
+function rewarmed<S extends Resting>(method: Method<S>, setup: Setup<S>, { heating, rest: resting, rewarm }: Timeline, rest: number): Run {
+  const spells = [...heating, resting(rest), ...rewarm, resting(AFTERWARDS)]
+  const every = Math.max(4, secondsOf(heating) / 250)
+  return run(method.subject(setup, 'fine'), spells, { ...KEEP_ENDS, every, fieldEvery: 3 * every })
+}
+
+/** When the spells of a timeline begin; a while out of the heat is none, and what follows it goes on with the one before. */
+export function marksOf(heating: readonly Spell[]): Mark[] {
+  const marks: Mark[] = []
+  let from = 0
+  let last: Spell | null = null
+  for (const spell of heating) {
+    if (spell.stage !== 'out') {
+      if (last === null || last.stage !== spell.stage || last.down !== spell.down)
+        marks.push({ phase: spell.phase, name: spell.name, stage: spell.stage, from })
+      last = spell
+    }
+    from += spell.seconds
+  }
+  return marks
 }
 
 function girthOf(fields: readonly Field[], geometry: CutGeometry): readonly (readonly number[])[] | null {
@@ -216,21 +280,33 @@ export function plateInUse({ history, phases }: Pick<Plan, 'history' | 'phases'>
   const used = phases.filter(p => IN_A_LUMP.has(p.phase))
   return history.time.map((t, i) => (used.some(p => t >= p.from && t <= p.to) ? history.plate[i] : null))
 }
+/** What the pan or pot read during one phase, °C. */
+export const metalIn = ({ history }: Pick<Plan, 'history'>, { from, to }: PhaseSpan): number[] =>
+  history.time.flatMap((t, i) => {
+    const read = history.plate[i]
+    return t > from && t <= to && read !== null ? [read] : []
+  })
+
+/** The coldest the pan gets under the meat, °C; null where there is none. */
+export function coldestMetal(plan: Pick<Plan, 'history' | 'phases'>): number | null {
+  const read = plan.phases.filter(p => p.phase === 'sear' || p.phase === 'fat edge').flatMap(p => metalIn(plan, p))
+  return read.length === 0 ? null : Math.min(...read)
+}
 const IN_A_LUMP: ReadonlySet<Phase> = new Set<Phase>(['sear', 'fat edge', 'rewarm', 'pot'])
 
 const fieldAt = (fields: readonly Field[], time: number): Field =>
   fields.reduce((found, f) => (Math.abs(f.time - time) < Math.abs(found.time - time) ? f : found), fields[0])
 
-/** Stages that follow one another under one name of phase count as one span. */
-function spans(stages: readonly PlannedStage[]): PhaseSpan[] {
+/** Spells that follow one another in one phase count as one span. */
+function spans(spells: readonly Spell[]): PhaseSpan[] {
   const found: PhaseSpan[] = []
   let time = 0
-  for (const stage of stages) {
+  for (const { phase, name, seconds } of spells) {
     const from = time
-    time += secondsOf([stage])
+    time += seconds
     const last = found[found.length - 1]
-    if (last?.phase === stage.phase) found[found.length - 1] = { ...last, spells: last.spells + 1, to: time }
-    else if (time > from) found.push({ phase: stage.phase, name: stage.name, spells: 1, from, to: time })
+    if (last?.phase === phase) found[found.length - 1] = { ...last, spells: last.spells + 1, to: time }
+    else if (time > from) found.push({ phase, name, spells: 1, from, to: time })
   }
   return found
 }

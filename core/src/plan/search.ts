@@ -7,7 +7,7 @@ import { COARSE_STEPS, KEEP_ENDS, run, type Recording, type Run, type Stage, typ
 import { risingRoot, type Bracket } from '#core/numerics/root'
 
 /** What is solved. Times in s, temperatures in °C. */
-export interface Problem {
+export interface SearchProblem {
   readonly fine: Subject
   readonly coarse: Subject
   /** The whole program, rest and all, for a free time. */
@@ -19,15 +19,15 @@ export interface Problem {
   /** What the run at the answer keeps. */
   readonly recording: (free: number) => Recording
   /** What a problem much like this one came to: saves trials, and changes nothing else. */
-  readonly hint?: Hint | undefined
+  readonly warmStart?: WarmStart | undefined
   /**
-   * Told the neighbourhood once it is known, null where it is not, so that a program that comes in whole numbers
+   * Given the neighbourhood once it is known, null where it is not, so that a program that comes in whole numbers
    * keeps to one; says whether that is another than before.
    */
-  readonly settle?: (near: number | null) => boolean
+  readonly hold?: (near: number | null) => boolean
 }
 
-export interface Hint {
+export interface WarmStart {
   readonly free: number
   /** How far the default grid's peak lay above the coarse one's, K. */
   readonly bias: number
@@ -43,7 +43,7 @@ export interface Solved {
   /** Where no free time gives the goal: on which side the nearest lies. */
   readonly misses: 'none' | 'too hot at the least' | 'too cool at the most'
   /** For the next problem like this one. */
-  readonly hint: Hint
+  readonly warmStart: WarmStart
 }
 
 /** The last stage runs no longer than until the core has fallen this far from its peak, K. */
@@ -53,14 +53,14 @@ const NARROW_SECONDS = 0.25
 const MOST_CORRECTIONS = 10
 const SEARCHING: Recording = { ...KEEP_ENDS, untilPastPeakBy: PAST_PEAK }
 
-export function solveFree(problem: Problem): Solved {
-  const { low, high, goal, hint } = problem
+export function solveFree(problem: SearchProblem): Solved {
+  const { low, high, goal, warmStart } = problem
   const above =
     (bias: number): Coarse =>
     free => ({ free, over: run(problem.coarse, problem.stages(free), SEARCHING, COARSE_STEPS).peak.core + bias - goal })
   const within = (free: number): number => Math.min(high, Math.max(low, free))
-  const led = hint ? followed(above(hint.bias), problem, hint) : null
-  if (hint && led) return corrected(problem, within(led.free), led.slope, hint.bias)
+  const led = warmStart ? followed(above(warmStart.bias), problem, warmStart) : null
+  if (warmStart && led) return corrected(problem, within(led.free), led.slope, warmStart.bias)
   const near = sought(above(0), problem)
   if (near === 'too hot at the least') return missed(problem, low, near)
   if (near === 'too cool at the most') return missed(problem, high, near)
@@ -76,7 +76,7 @@ interface Near {
 }
 
 /** Beginning from nothing. */
-function sought(coarse: Coarse, problem: Problem): Near | Exclude<Solved['misses'], 'none'> {
+function sought(coarse: Coarse, problem: SearchProblem): Near | Exclude<Solved['misses'], 'none'> {
   const known: Point[] = []
   const over = (free: number): number => {
     const point = coarse(free)
@@ -88,7 +88,7 @@ function sought(coarse: Coarse, problem: Problem): Near | Exclude<Solved['misses
   const bracket = bracketing(over, problem, atLow)
   if (bracket === null) return 'too cool at the most'
   const near = risingRoot(over, bracket, 0.5, 1)
-  if (problem.settle?.(near) === true) {
+  if (problem.hold?.(near) === true) {
     known.length = 0
     over(near)
     over(near * 1.04 + 1)
@@ -101,20 +101,20 @@ const NEAR_KELVIN = 0.5
 const MOST_FOLLOWED = 4
 
 /** From where it was last time, by the slope there; null where that leads nowhere. */
-function followed(coarse: Coarse, problem: Problem, hint: Hint): Near | null {
-  let slope = hint.slope
+function followed(coarse: Coarse, problem: SearchProblem, warmStart: WarmStart): Near | null {
+  let slope = warmStart.slope
   if (slope <= 0) return null
-  problem.settle?.(hint.free)
-  let at = coarse(hint.free)
+  problem.hold?.(warmStart.free)
+  let at = coarse(warmStart.free)
   for (let i = 0; i < MOST_FOLLOWED; i++) {
     const next = Math.min(problem.high, Math.max(problem.low, at.free - at.over / slope))
-    if (Math.abs(at.over) < NEAR_KELVIN && problem.settle?.(next) !== true) return { free: next, slope }
+    if (Math.abs(at.over) < NEAR_KELVIN && problem.hold?.(next) !== true) return { free: next, slope }
     const then = coarse(next)
     if (Math.abs(then.over) > Math.max(NEAR_KELVIN, Math.abs(at.over) / 2)) break
     if (Math.abs(at.over) >= NEAR_KELVIN) slope = Math.max(slope / 2, (then.over - at.over) / (next - at.free))
     at = then
   }
-  problem.settle?.(null)
+  problem.hold?.(null)
   return null
 }
 
@@ -131,18 +131,18 @@ function straightThrough(known: readonly Point[]): Near {
   return { free: a.free - a.over / slope, slope }
 }
 
-const tried = (problem: Problem, free: number): Run => run(problem.fine, problem.stages(free), problem.recording(free))
+const tried = (problem: SearchProblem, free: number): Run => run(problem.fine, problem.stages(free), problem.recording(free))
 
-const missed = (problem: Problem, free: number, misses: Solved['misses']): Solved => ({
+const missed = (problem: SearchProblem, free: number, misses: Solved['misses']): Solved => ({
   free,
   run: tried(problem, free),
   peakRate: 0,
   misses,
-  hint: { free, bias: 0, slope: 0 }
+  warmStart: { free, bias: 0, slope: 0 }
 })
 
 /** Secant from a near answer and a slope; each new pair of trials mends the slope, and none goes back beyond one known to be off. */
-function corrected(problem: Problem, near: number, slope: number, bias: number): Solved {
+function corrected(problem: SearchProblem, near: number, slope: number, bias: number): Solved {
   const { goal } = problem
   let { low, high } = problem
   let free = near
@@ -165,11 +165,11 @@ function corrected(problem: Problem, near: number, slope: number, bias: number):
     free = next
     outcome = tryNext
   }
-  return { free, run: outcome, peakRate: rate, misses: 'none', hint: { free, bias: offBy, slope: rate } }
+  return { free, run: outcome, peakRate: rate, misses: 'none', warmStart: { free, bias: offBy, slope: rate } }
 }
 
 /** Widens upward from the guess until the goal lies between. */
-function bracketing(f: (free: number) => number, { low, high, guess }: Problem, atLow: number): Bracket | null {
+function bracketing(f: (free: number) => number, { low, high, guess }: SearchProblem, atLow: number): Bracket | null {
   let bracket = { low, atLow, high: low, atHigh: atLow }
   let next = Math.min(high, Math.max(low + 20, guess))
   for (;;) {

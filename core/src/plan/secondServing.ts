@@ -2,12 +2,13 @@
  * Two donenesses from one piece: cooked and rested for whoever wants it rarer, cut, and the
  * rest of it put back to the heat until it too is right.
  */
-import { KEEP_ENDS, run, type Stage } from '#core/heat/program'
+import { KEEP_ENDS, run } from '#core/heat/program'
 import { overCoals } from '#core/kit/grill'
 import { ovenAir, type Oven } from '#core/kit/oven'
 import { allOver } from '#core/heat/faces'
-import type { Method, Resting } from '#core/method/method'
+import type { Method, PlannedStage, Resting } from '#core/method/method'
 import { panReady, searStages, stageIn, type Searing } from '#core/method/parts'
+import { layOut, timelineOf, type Spell } from '#core/method/timeline'
 import type { Setup } from '#core/method/setup'
 import type { Grill } from '#core/kit/grill'
 import { InfeasibleError, type Plan } from './plan'
@@ -31,10 +32,10 @@ const REST = 8 * 60
 
 /** @throws InfeasibleError */
 export function secondServing<S extends Resting>(method: Method<S>, setup: Setup<S>, plan: Plan, targetC: number): SecondServing {
-  const { heating, rest } = method.program(setup, plan.free)
+  const { heating, rest } = timelineOf(method, setup, plan.free)
   const first = [...heating, rest(plan.carve.time - plan.pull.time)]
   const where = placeOf(setup.settings as unknown as Places)
-  const again = (seconds: number): Stage[] => [...first, ...backAt(where, setup as Setup<unknown>, seconds), rest(REST)]
+  const again = (seconds: number): Spell[] => [...first, ...back(where, setup as Setup<unknown>, seconds), rest(REST)]
   const solved = solveFree({
     fine: method.subject(setup, 'fine'),
     coarse: method.subject(setup, 'coarse'),
@@ -64,7 +65,10 @@ function placeOf({ oven, ovenC, grill }: Places): SecondServing['where'] {
   return grill ? 'coals' : 'pan'
 }
 
-function backAt(where: SecondServing['where'], setup: Setup<unknown>, seconds: number): Stage[] {
+const back = (where: SecondServing['where'], setup: Setup<unknown>, seconds: number): readonly Spell[] =>
+  layOut({ heating: backAt(where, setup, seconds), rest: s => stageIn('rest', 'rest', s, { kind: 'closed' }), rewarm: [] }).heating
+
+function backAt(where: SecondServing['where'], setup: Setup<unknown>, seconds: number): PlannedStage[] {
   const settings = setup.settings as Places
   const { constants } = setup
   if (where === 'oven' && settings.oven)
@@ -73,6 +77,6 @@ function backAt(where: SecondServing['where'], setup: Setup<unknown>, seconds: n
     const face = overCoals(settings.grateC ?? 220, constants, settings.grill)
     return [{ ...stageIn('coals', 'back over the coals', seconds, face), faces: allOver(face) }]
   }
-  const searing = { ...setup, settings: { ...(settings as Searing), searS: seconds, searSpells: 2, fatEdgeS: 0 } }
+  const searing = { ...setup, settings: { ...(settings as Searing), searS: seconds, turning: 'once', fatEdgeS: 0 } } as const
   return searStages(searing, [panReady(searing)])
 }

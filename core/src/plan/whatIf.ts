@@ -1,11 +1,15 @@
 /**
- * What would come of it if one thing were not as said, and the cook still went by the
- * clock of the plan: the reason for a ruler, a hot pan and a probe.
+ * What would come of a plan if one thing were not as said and the cook still went by the
+ * clock: the reason for a ruler, a hot pan and a probe. Coarse runs compared among themselves.
  */
-import { KEEP_ENDS, run } from '#core/heat/program'
-import { edgeSeconds, flatSpells, panStages, panSubject, type PanSetup, type Spell } from '#core/method/panSear'
-import type { PanPlan } from './panPlan'
+import { COARSE_STEPS, KEEP_ENDS, run } from '#core/heat/program'
+import type { Method, Resting } from '#core/method/method'
+import type { Setup } from '#core/method/setup'
+import { openSpells, rested, timelineOf, type Spell, type Timeline } from '#core/method/timeline'
+import type { Turning } from '#core/method/turning'
 import { finish, type Steps } from '#core/numerics/steps'
+import { MISJUDGED_MM, thicker } from './misjudged'
+import type { Plan } from './plan'
 
 export type WhatIfId =
   | 'thicker'
@@ -31,66 +35,75 @@ export interface Consequence {
   readonly offK: number
 }
 
-export const MISJUDGED_MM = 3
-export const COOLER_PAN_K = 40
 export const LATE_S = 60
 /** A fridge, °C; a piece that is colder than this already has no colder start to fear. */
 export const FRIDGE_C = 4
-/** Turned once, or twice a side. */
-const SELDOM = 4
-const LONGEST_REST = 40 * 60
+/** Turned once, or hardly more often: once less makes no odds. */
+const FEW_SPELLS = 2
 
-export const whatIf = (setup: PanSetup, plan: PanPlan): Consequence[] => finish(consequences(setup, plan))
+/** How far a dial of each kind of heat is easily off, K; common practice, no source. */
+export const OFF_K = { ovenC: 20, grateC: 60, lidC: 25, bathC: 1, panC: 40 } as const
+type HeatKey = keyof typeof OFF_K
+const HEATS: Record<HeatKey, WhatIfId> = {
+  panC: 'cooler pan',
+  ovenC: 'hotter oven',
+  grateC: 'hotter coals',
+  lidC: 'cooler lid',
+  bathC: 'warmer bath'
+}
+const SIGN: Record<HeatKey, 1 | -1> = { panC: -1, ovenC: 1, grateC: 1, lidC: -1, bathC: 1 }
+
+interface SetTo extends Partial<Record<HeatKey | 'searS', number>> {
+  readonly lid?: boolean
+  readonly turning?: Turning
+}
+
+export const whatIf = <S extends Resting>(method: Method<S>, setup: Setup<S>, plan: Plan): Consequence[] =>
+  finish(consequences(method, setup, plan))
 
 /** The same, one after the other. */
-export function* consequences(setup: PanSetup, plan: PanPlan): Steps<Consequence[]> {
+export function* consequences<S extends Resting>(method: Method<S>, setup: Setup<S>, plan: Plan): Steps<Consequence[]> {
   const { piece, settings } = setup
-  const peak = (varied: PanSetup, spells: readonly Spell[]): number =>
-    run(panSubject(varied, 'fine'), panStages(varied, spells, LONGEST_REST), { ...KEEP_ENDS, untilPastPeakBy: 0.5 }).peak.core
-  const thickness = (mm: number): PanSetup => {
-    const thicknessMm = Math.max(3, piece.thicknessMm + mm)
-    return { ...setup, piece: { ...piece, thicknessMm, weightG: (piece.weightG * thicknessMm) / piece.thicknessMm } }
+  const count = openSpells(method, setup, plan.free)
+  const peakOf = (varied: Setup<S>, timeline: Timeline): number =>
+    run(method.subject(varied, 'coarse'), rested(timeline, varied), { ...KEEP_ENDS, untilPastPeakBy: 0.5 }, COARSE_STEPS).peak.core
+  const peak = (varied: Setup<S>, free = plan.free, spells = count): number => peakOf(varied, timelineOf(method, varied, free, spells))
+  const set = (part: object): Setup<S> => ({ ...setup, settings: { ...settings, ...part } })
+  const setTo = settings as SetTo
+  const asked: [WhatIfId, () => number][] = [
+    ['thicker', () => peak({ ...setup, piece: thicker(piece, MISJUDGED_MM) })],
+    ['thinner', () => peak({ ...setup, piece: thicker(piece, -MISJUDGED_MM) })]
+  ]
+  if (piece.startC > FRIDGE_C + 1) asked.push(['colder', () => peak({ ...setup, piece: { ...piece, startC: FRIDGE_C } })])
+  for (const key of Object.keys(HEATS) as HeatKey[]) {
+    const value = setTo[key]
+    if (value === undefined || (key === 'panC' && setTo.searS === 0)) continue
+    asked.push([HEATS[key], () => peak(set({ [key]: value + SIGN[key] * OFF_K[key] }))])
   }
-  const half = (plan.pull.time - edgeSeconds(plan.spells)) / 2
-  const once: Spell[] = [
-    { state: 'first down', seconds: half },
-    { state: 'second down', seconds: half }
-  ]
-  const flat = flatSpells(plan.spells)
-  const edge = plan.spells.filter(s => s.state === 'on edge')
-  const last = flat[flat.length - 1]
-  // Who turns often goes on turning; who turns seldom forgets it where it lies.
-  const longer: Spell[] =
-    flat.length > SELDOM
-      ? [...flat, { state: last.state === 'first down' ? 'second down' : 'first down', seconds: LATE_S }]
-      : [...flat.slice(0, -1), { ...last, seconds: last.seconds + LATE_S }]
-  const asked: [WhatIfId, (() => number) | null][] = [
-    ['thicker', () => peak(thickness(MISJUDGED_MM), plan.spells)],
-    ['thinner', () => peak(thickness(-MISJUDGED_MM), plan.spells)],
-    ['colder', piece.startC > FRIDGE_C + 1 ? () => peak({ ...setup, piece: { ...piece, startC: FRIDGE_C } }, plan.spells) : null],
-    [
-      'cooler pan',
-      settings.panC - COOLER_PAN_K >= 120
-        ? () => peak({ ...setup, settings: { ...settings, panC: settings.panC - COOLER_PAN_K } }, plan.spells)
-        : null
-    ],
-    ['turned once', flat.length > 2 ? () => peak(setup, [...once, ...edge]) : null],
-    ['late', () => peak(setup, [...longer, ...edge])],
-    ['foil', settings.cover === 'bare' ? () => peak({ ...setup, settings: { ...settings, cover: 'loose foil' } }, plan.spells) : null],
-    [
-      'tucked in',
-      settings.cover === 'tucked foil' ? null : () => peak({ ...setup, settings: { ...settings, cover: 'tucked foil' } }, plan.spells)
-    ],
-    ['no rest', () => plan.pull.core]
-  ]
-  const planned = peak(setup, plan.spells)
+  if (setTo.lid === true) asked.push(['no lid', () => peak(set({ lid: false }))])
+  const turned = plan.phases.some(p => p.spells > FEW_SPELLS && (p.phase === 'sear' || p.phase === 'coals'))
+  if (turned) asked.push(['turned once', () => peak(set({ turning: 'once' satisfies Turning }), plan.free, null)])
+  asked.push([
+    'late',
+    () => (count === null ? peak(setup, plan.free + LATE_S) : peakOf(setup, late(timelineOf(method, setup, plan.free, count))))
+  ])
+  if (settings.cover === 'bare') asked.push(['foil', () => peak(set({ cover: 'loose foil' }))])
+  if (settings.cover !== 'tucked foil' && settings.cover !== 'fridge') asked.push(['tucked in', () => peak(set({ cover: 'tucked foil' }))])
+  const planned = peak(setup)
   yield
   const found: Consequence[] = []
   for (const [id, core] of asked) {
-    if (core === null) continue
-    const coreC = core()
-    found.push({ id, coreC, offK: coreC - planned })
+    const offK = core() - planned
+    found.push({ id, coreC: plan.peak.core + offK, offK })
     yield
   }
-  return found
+  return [...found, { id: 'no rest', coreC: plan.pull.core, offK: plan.pull.core - plan.peak.core }]
+}
+
+/** Forgotten where it lies. */
+function late(timeline: Timeline): Timeline {
+  const [last, ...before] = [...timeline.heating].reverse()
+  const seconds = last.seconds + LATE_S
+  const longer: Spell = { ...last, seconds, end: { after: seconds } }
+  return { ...timeline, heating: [...before.reverse(), longer] }
 }

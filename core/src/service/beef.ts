@@ -1,12 +1,12 @@
 /** A plan from the fire as a dish on the ticket: its stages are its steps, and between them nothing waits. */
-import { heatsOf, panHotAfter, type Heats } from '#core/session/way'
 import type { Phase } from '#core/method/method'
 import type { MethodKind } from '#core/method/methods'
-import type { Dialled } from '#core/method/dials'
-import { phaseName } from '#core/plan/everyMethod'
-import { capital } from '#core/quantity/format'
 import type { PhaseSpan, Plan } from '#core/plan/plan'
+import { capital } from '#core/quantity/format'
 import type { PlanRequest } from '#core/request/request'
+import { settingsOf } from '#core/request/setup'
+import { panHotAfter } from '#core/session/warmUp'
+import { phaseName } from '#core/words/phases'
 import { PLATE_S, type Dish, type Step, type Tool } from './dish'
 
 const TOOL_OF: Record<Phase, Tool | null> = {
@@ -33,20 +33,13 @@ const CARVE_S = 60
 const CARVE_EACH_S = 20
 
 /** @param diners for the carving */
-export function beefDish(
-  id: string,
-  name: string,
-  request: PlanRequest,
-  kind: MethodKind,
-  dials: Dialled,
-  plan: Pick<Plan, 'phases' | 'pull'>,
-  diners: number
-): Dish {
-  const heats = heatsOf(request, { kind, dials })
+export function beefDish(id: string, name: string, request: PlanRequest, plan: Pick<Plan, 'phases' | 'pull'>, diners: number): Dish {
+  const { kind } = request.method
+  const { ovenC } = settingsOf(request) as { readonly ovenC?: number }
   const joint = request.piece.form === 'roast'
-  const panS = Math.round(panHotAfter(request, heats))
+  const panS = Math.round(panHotAfter(request))
   const stages = plan.phases.map((span, i): Step => {
-    const step = stageStep(span, kind, heats, joint)
+    const step = stageStep(span, kind, ovenC, joint)
     const hot = i > 0 && TOOL_OF[plan.phases[i - 1].phase] === 'ring'
     return step.tool === 'ring' && !hot ? { ...step, ahead: panS } : step
   })
@@ -60,11 +53,10 @@ export function beefDish(
   }
 }
 
-function stageStep(span: PhaseSpan, kind: MethodKind, heats: Heats, joint: boolean): Step {
+function stageStep(span: PhaseSpan, kind: MethodKind, ovenC: number | undefined, joint: boolean): Step {
   const { phase, from, to } = span
   const seconds = Math.round(to - from)
   const tool = TOOL_OF[phase]
-  const { ovenC } = heats
   return {
     what: capital(phaseName(span)),
     tool,

@@ -1,6 +1,7 @@
 /** A service as what is called out: one line for each thing to do, in the order of time. Seconds, negative before serving. */
 import { showTemperature, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
+import { WARM_UP_S } from '#core/kit/warmUp'
 import { PLATE_S, type Step } from './dish'
 import { said } from './said'
 import type { Placed, Service } from './schedule'
@@ -17,9 +18,6 @@ export interface Call {
 }
 
 /** Until ready; common practice, no source, s. */
-const OVEN_AHEAD = 15 * 60
-const GRILL_AHEAD = { charcoal: 30 * 60, gas: 15 * 60 }
-const BATH_AHEAD = 30 * 60
 
 /** A setting of one oven, for as long as what is in it agrees on one. */
 interface Setting {
@@ -35,12 +33,12 @@ export function callsOf(service: Service, fuel: 'charcoal' | 'gas' = 'charcoal',
   const lit = (['grill', 'bath'] as const).flatMap((tool): Call[] => {
     const first = placed.find(p => p.dish.steps[p.index].tool === tool)
     if (!first) return []
-    const ahead = tool === 'grill' ? GRILL_AHEAD[fuel] : BATH_AHEAD
+    const ahead = tool === 'grill' ? WARM_UP_S[fuel] : WARM_UP_S.bath
     return [{ id: tool, at: first.from - ahead, text: tool === 'grill' ? 'Light the grill' : 'Heat the bath', dishId: null, by: null }]
   })
   const ovens = settingsOf(placed).map((s, i, all): Call => {
     const before = all.slice(0, i).filter(b => b.oven === s.oven)
-    const at = before.length > 0 ? Math.max(...before.map(b => b.to)) : s.from - OVEN_AHEAD
+    const at = before.length > 0 ? Math.max(...before.map(b => b.to)) : s.from - WARM_UP_S.oven
     const which = all.some(other => other.oven !== s.oven) ? `“${s.oven}”` : 'the oven'
     return {
       id: `oven ${i}`,

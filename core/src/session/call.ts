@@ -1,17 +1,20 @@
 /**
  * What is called out at the stove for the next action: the words, the name of the
- * button that says it is done, and the advice that goes with it.
+ * button that says it is done, and the advice that goes with it; and what follows.
  */
+import type { UnderWay } from '#core/estimate/underWay'
 import { cutById } from '#core/meat/cuts'
 import { pieceName } from '#core/meat/piece'
-import type { UnderWay } from '#core/estimate/underWay'
-import type { PanPlan } from '#core/plan/panPlan'
-import type { PlanRequest } from '#core/request/request'
-import { showClock, showDuration, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
+import type { Phase as Stage } from '#core/method/method'
+import type { Percentiles } from '#core/numerics/statistics'
+import type { Mark, Plan } from '#core/plan/plan'
+import { capital, showDuration, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
-import type { Percentiles } from '#core/estimate/belief'
+import type { PlanRequest } from '#core/request/request'
+import { settingsOf } from '#core/request/setup'
 import type { NextAction } from './nextAction'
 import type { Progress } from './progress'
+import { preheatsOf, ringFollows } from './warmUp'
 
 export interface Call {
   /** "Turn the strip steak" */
@@ -21,83 +24,207 @@ export interface Call {
   readonly advice: string
 }
 
-/** A peak that misses the target by more than this is worth saying, K. */
-const WORTH_SAYING = 2
+/** Where a cook stands, and what is to come of it. */
+export interface Stand {
+  readonly request: PlanRequest
+  readonly progress: Progress
+  readonly forecast: UnderWay
+}
 
-export function callFor(
-  action: NextAction,
-  progress: Progress,
-  forecast: PanPlan,
-  request: PlanRequest,
-  preheatS: number,
-  system: UnitSystem
-): Call {
-  const degrees = (celsius: number): string => shownText(showTemperature(celsius, system))
+interface Place {
+  /** Said after the piece: "Put the ribeye joint …". */
+  readonly into: string
+  readonly there: string
+  readonly out: string
+  readonly light: string
+  readonly lit: string
+}
+const PAN: Place = {
+  into: 'into the hot pan',
+  there: 'It is in the pan',
+  out: 'Off the heat',
+  light: 'Light the ring',
+  lit: 'Ring is lit'
+}
+const GRILL = { light: 'Light the grill', lit: 'It is lit' }
+const PLACES: Record<Stage, Place> = {
+  sear: PAN,
+  'fat edge': PAN,
+  rewarm: PAN,
+  oven: { into: 'into the oven', there: 'It is in the oven', out: 'Out of the oven', light: 'Heat the oven', lit: 'Oven is on' },
+  coals: { into: 'over the coals', there: 'It is on', out: 'Off the grill', ...GRILL },
+  'under the lid': { into: 'beside the coals, lid on', there: 'Lid is on', out: 'Off the grill', ...GRILL },
+  bath: {
+    into: 'in its bag into the bath',
+    there: 'It is in the bath',
+    out: 'Out of the bath',
+    light: 'Start the bath',
+    lit: 'Bath is on'
+  },
+  pot: { into: 'in its bag into the pot', there: 'It is in the pot', out: 'Out of the pot', light: 'Boil the water', lit: 'Kettle is on' },
+  cool: { into: 'in its bag into ice water', there: 'It is in the ice', out: 'Out of the ice', light: 'Fetch ice', lit: 'Ice is there' },
+  rest: { into: 'on a board', there: 'It rests', out: 'From the board', light: 'Lay out a board', lit: 'Board is out' }
+}
+
+/** What the settings hold, as far as the method has them. */
+interface Set {
+  readonly panC?: number
+  readonly ovenC?: number
+  readonly grateC?: number
+  readonly lidC?: number
+  readonly bathC?: number
+  readonly boilingParts?: number
+  readonly coldParts?: number
+  readonly lid?: boolean
+  readonly topUps?: readonly { readonly litres: number }[]
+  readonly standing?: 'rack' | 'pan floor'
+  readonly fatEdgeS?: number
+  readonly rewarmS?: number
+  readonly cover?: string
+}
+
+const degreesIn =
+  (system: UnitSystem) =>
+  (celsius: number | undefined): string =>
+    celsius === undefined ? '' : shownText(showTemperature(celsius, system))
+const long = (seconds: number): string => shownText(showDuration(seconds))
+
+export function callFor(action: NextAction, stand: Stand, system: UnitSystem): Call {
+  const { progress, forecast, request } = stand
+  const { marks } = forecast
+  const set = settingsOf(request) as Set
   const piece = pieceInWords(request)
+  const here = marks[Math.min(progress.moves, marks.length - 1)]
+  const next = marks.at(progress.moves + 1) ?? here
+  const place = PLACES[here.phase]
   switch (action.does) {
-    case 'lit':
-      return {
-        says: 'Light the ring',
-        done: 'Ring is lit',
-        advice: `Medium-high, ${degrees(request.panC)} in about ${showClock(preheatS)}. Dry pan.`
-      }
+    case 'lit': {
+      const { light, lit } = progress.phase === 'ready' ? PLACES[preheatsOf(request, marks).leads] : PAN
+      return { says: light, done: lit, advice: lightAdvice(stand, set, system) }
+    }
     case 'laid':
-      return { says: `Lay ${piece} in the pan`, done: 'It is in', advice: 'Lay it away from you. A loud hiss says the pan is hot.' }
-    case 'turned':
       return {
-        says: `Turn ${piece}`,
-        done: 'Turned',
-        advice: `Turn ${progress.turns + 1} of about ${forecast.turns.length}. If it sticks it is not ready.`
+        says: here.phase === 'sear' ? `Lay ${piece} in the pan` : `Put ${piece} ${place.into}`,
+        done: place.there,
+        advice: stayAdvice(here.phase, set, system)
       }
+    case 'turned':
+      return { says: `Turn ${piece}`, done: 'Turned', advice: turnAdvice(progress.moves, marks) }
     case 'edged':
       return {
         says: `Stand ${piece} on the fat edge`,
         done: 'On its edge',
-        advice: `${shownText(showDuration(request.fatEdgeS ?? 0))}, held with tongs, until the fat is brown and gives.`
+        advice: `${long(set.fatEdgeS ?? 0)}, held with tongs, until the fat is brown and gives.`
       }
-    // A pan has no other place to go to.
-    case 'moved':
+    case 'moved': {
+      if (here.phase === 'pot' && next.phase === 'pot') return topUp(progress.moves, marks, set)
+      const to = PLACES[next.phase]
+      return { says: `Put ${piece} ${to.into}`, done: to.there, advice: moveAdvice(here.phase, next.phase, set, system) }
+    }
     case 'returned':
       return {
-        says: `Put ${piece} back in`,
-        done: 'Back in the pan',
-        advice: 'It is out of the pan and cooling; the forecast takes that in.'
+        says: `Put ${piece} back ${here.phase === 'sear' ? 'in' : place.into}`,
+        done: here.phase === 'sear' ? 'Back in the pan' : place.there,
+        advice: 'It is out of the heat and cooling; the forecast takes that in.'
       }
     case 'pulled':
-      return {
-        says: 'Off the heat',
-        done: 'Off the heat',
-        advice: pullAdvice(forecast, system)
-      }
+      return { says: place.out, done: IN_A_BAG.has(here.phase) ? 'It is out' : place.out, advice: outAdvice(here.phase, forecast, system) }
     case 'carved':
-      return {
-        says: 'Carve',
-        done: 'Carved',
-        advice: restAdvice(forecast, { targetC: request.targetC, rewarmS: request.rewarmS ?? 0, cover: request.cover }, system)
-      }
+      return { says: 'Carve', done: 'Carved', advice: restAdvice(forecast, request.target.coreC, set, system) }
   }
 }
+const IN_A_BAG: ReadonlySet<Stage> = new Set<Stage>(['bath', 'pot'])
 
-type Forecast = Pick<UnderWay, 'overshoot' | 'peak' | 'pull'>
+/** How hot, by when, and what else has to be begun now. */
+function lightAdvice({ progress, forecast: { marks }, request }: Stand, set: Set, system: UnitSystem): string {
+  const preheats = preheatsOf(request, marks)
+  const { leads } = preheats
+  if (progress.phase !== 'ready' || leads === 'sear')
+    return `Medium-high, ${heatOf('sear', set, system)} in about ${long(preheats.pan)}. Dry pan.`
+  const hot = `${capital(heatOf(leads, set, system))}`
+  if (ringFollows(preheats, marks)) return `${hot}. The ring comes in ${long(preheats.first - preheats.pan)}.`
+  const slow = [...new Set(marks.map(m => m.phase))].filter(p => p !== leads && !NOT_LIT.has(p) && PLACES[p].light !== PLACES[leads].light)
+  const also = slow.map(p => ` ${PLACES[p].light} as well: ${heatOf(p, set, system)}.`)
+  return `${hot}, ready in about ${long(preheats.first)}.${also.join('')}`
+}
+/** Lit when their turn comes, or not at all. */
+const NOT_LIT: ReadonlySet<Stage> = new Set<Stage>(['sear', 'fat edge', 'rewarm', 'cool', 'rest'])
 
-export function pullAdvice({ overshoot, peak, pull }: Forecast, system: UnitSystem): string {
-  const degrees = (celsius: number): string => shownText(showTemperature(celsius, system))
-  return overshoot
-    ? `It will peak at ${degrees(peak.core)} whatever you do. Take it off now.`
+/** A bag stays shut: there it goes by the clock. */
+function outAdvice(from: Stage, { overshoot, peak, pull }: UnderWay, system: UnitSystem): string {
+  const degrees = degreesIn(system)
+  if (overshoot) return `It will peak at ${degrees(peak.core)} whatever you do. Take it off now.`
+  return IN_A_BAG.has(from)
+    ? `By the clock, the bag stays shut: inside it is at ${degrees(pull.core)} then.`
     : `When the probe reads ${degrees(pull.core)}, from the side, in the middle.`
 }
 
-interface ToRest {
-  readonly targetC: number
-  readonly rewarmS: number
-  readonly cover: string
-}
-export function restAdvice({ peak }: Pick<Forecast, 'peak'>, { targetC, rewarmS, cover }: ToRest, system: UnitSystem): string {
+/** A peak that misses the target by more than this is worth saying, K. */
+const WORTH_SAYING = 2
+
+function restAdvice({ peak }: Pick<Plan, 'peak'>, targetC: number, { rewarmS = 0, cover }: Set, system: UnitSystem): string {
   const reached = shownText(showTemperature(peak.core, system))
   if (targetC - peak.core > WORTH_SAYING) return `Pulled early: it will only reach ${reached}. Put it back in, or serve it rarer.`
   if (peak.core - targetC > WORTH_SAYING) return `It will reach ${reached}: carve sooner to keep some of the pink.`
-  if (rewarmS > 0) return `Then ${shownText(showDuration(rewarmS))} a face back in the hot pan before it is cut.`
+  if (rewarmS > 0) return `Then ${long(rewarmS)} a face back in the hot pan before it is cut.`
   return cover === 'loose foil' ? 'Foil laid over, not tucked in.' : 'Leave it alone. Across the grain when you cut.'
+}
+
+function heatOf(stage: Stage, set: Set, system: UnitSystem): string {
+  const degrees = degreesIn(system)
+  switch (stage) {
+    case 'oven':
+      return `${degrees(set.ovenC)} in the oven`
+    case 'coals':
+      return `${degrees(set.grateC)} at the bars`
+    case 'under the lid':
+      return `${degrees(set.lidC)} under the lid`
+    case 'bath':
+      return `${degrees(set.bathC)} in the bath`
+    case 'pot':
+      return `${set.boilingParts ?? 0} parts boiling water to ${set.coldParts ?? 0} cold`
+    default:
+      return `${degrees(set.panC)} in the pan`
+  }
+}
+
+function stayAdvice(stage: Stage, set: Set, system: UnitSystem): string {
+  const hot = heatOf(stage, set, system)
+  switch (stage) {
+    case 'oven':
+      return `${set.standing === 'pan floor' ? 'In its pan' : 'On a rack'}, ${hot}. Leave the probe in, its tip in the middle.`
+    case 'bath':
+      return `No air in the bag, all of it under water, ${hot}.`
+    case 'pot':
+      return `Off the heat. ${capital(hot)}${set.lid === false ? '' : ', lid on'}. Never a sealed bag in boiling water.`
+    case 'coals':
+      return `${capital(hot)}. If fat flares, move it aside until it is over.`
+    case 'under the lid':
+      return `${capital(hot)}; the probe’s lead past the rim.`
+    default:
+      return 'Lay it away from you. A loud hiss says the pan is hot.'
+  }
+}
+
+function moveAdvice(from: Stage, to: Stage, set: Set, system: UnitSystem): string {
+  const wet = IN_A_BAG.has(from) || from === 'cool'
+  return to === 'sear' && wet ? 'Out of the bag and dried, all round: wet it boils before it browns.' : stayAdvice(to, set, system)
+}
+
+function turnAdvice(moves: number, marks: readonly Mark[]): string {
+  const { stage } = marks[Math.min(moves, marks.length - 1)]
+  const before = marks.slice(0, moves + 1).filter(m => m.stage === stage).length
+  const turns = marks.filter(m => m.stage === stage).length - 1
+  return `Turn ${before} of ${turns}. If it sticks it is not ready.`
+}
+
+function topUp(moves: number, marks: readonly Mark[], set: Set): Call {
+  const poured = marks.slice(0, moves + 1).filter(m => m.phase === 'pot').length - 1
+  return {
+    says: `Top up the pot with ${set.topUps?.[poured]?.litres ?? 0} L`,
+    done: 'Poured in',
+    advice: 'Boiling, from the kettle, beside the bag and not on it. Lid on again.'
+  }
 }
 
 export function pieceInWords({ piece }: Pick<PlanRequest, 'piece'>): string {
@@ -107,7 +234,7 @@ export function pieceInWords({ piece }: Pick<PlanRequest, 'piece'>): string {
 
 /** When the pull may come, s from now: the plan's own range, moved by what the forecast has moved. */
 export function pullRangeFromNow(
-  forecast: Pick<PanPlan, 'pull'>,
+  forecast: Pick<Plan, 'pull'>,
   plannedPullS: number,
   range: Percentiles | null,
   elapsed: number
@@ -117,27 +244,41 @@ export function pullRangeFromNow(
   return [Math.max(0, low + moved - elapsed), Math.max(0, high + moved - elapsed)]
 }
 
-/** Narrower once the probe has spoken, s from now. @param sooner, later factors of the time to the pull */
+/** Narrower once the probe has spoken, s from now. @param sooner, later factors of the free time */
 export function probedRangeFromNow(
-  forecast: Pick<PanPlan, 'pull'>,
+  { pull, free }: Pick<Plan, 'pull' | 'free'>,
   { sooner, later }: { readonly sooner: number; readonly later: number },
   elapsed: number
 ): readonly [low: number, high: number] {
-  return [Math.max(0, sooner * forecast.pull.time - elapsed), Math.max(0, later * forecast.pull.time - elapsed)]
+  const at = (factor: number): number => Math.max(0, pull.time + free * (factor - 1) - elapsed)
+  return [at(sooner), at(later)]
 }
 
-/** What follows the next action while the piece is on the heat. */
+/** What follows the next action while the piece is on the heat. @param pullIn when it may come out, s from now; @param elapsed s since it was laid in */
 export function callsAfter(
   action: NextAction,
-  forecast: PanPlan,
+  { progress, forecast }: Stand,
   pullIn: readonly [number, number],
+  elapsed: number,
   system: UnitSystem
 ): { readonly what: string; readonly when: string }[] {
-  const rest = { what: 'rest', when: showClock(forecast.carve.time - forecast.pull.time) }
+  const { marks, pull, carve } = forecast
+  const rest = { what: 'rest', when: long(Math.max(0, carve.time - pull.time)) }
   if (action.does === 'pulled') return [rest]
+  // What the action itself does is on the screen already.
+  const reached = progress.moves + (action.does === 'lit' ? 0 : 1)
+  const move = marks.find((m, i) => i > reached && m.phase !== marks[i - 1].phase)
   const off = {
-    what: `off the heat at ${shownText(showTemperature(forecast.pull.core, system))}`,
+    what: `${PLACES[(marks.at(-1) ?? { phase: 'sear' as const }).phase].out.toLowerCase()} at ${shownText(showTemperature(pull.core, system))}`,
     when: `in ${shownText(showDurationRange(...pullIn))}`
   }
-  return [off, rest]
+  const onward = move
+    ? [
+        {
+          what: move.phase === 'fat edge' ? 'on its fat edge' : PLACES[move.phase].into,
+          when: `in ${long(Math.max(0, move.from - elapsed))}`
+        }
+      ]
+    : []
+  return [...onward, off, rest]
 }

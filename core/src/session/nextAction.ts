@@ -1,10 +1,8 @@
-/**
- * The one thing to do next, and when: from where the cook stands and the forecast
- * made for it.
- */
-import type { PanPlan } from '#core/plan/panPlan'
+/** The one thing to do next, and when: from where the cook stands in its program and the forecast made for it. */
+import type { UnderWay } from '#core/estimate/underWay'
 import type { EventKind } from './events'
 import type { Progress } from './progress'
+import { IN_THE_PAN, ringFollows, type Preheats } from './warmUp'
 
 export interface NextAction {
   readonly does: Extract<EventKind, 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'returned' | 'pulled' | 'carved'>
@@ -14,22 +12,31 @@ export interface NextAction {
 
 /**
  * @param forecast made from this cook's own past; its times are seconds since laying in
- * @param preheat s
  * @returns null once carved
  */
-export function nextAction(progress: Progress, forecast: PanPlan, preheat: number): NextAction | null {
+export function nextAction(progress: Progress, forecast: UnderWay, preheats: Preheats): NextAction | null {
   const since = (seconds: number): number => (progress.laidAt ?? 0) + seconds * 1000
   switch (progress.phase) {
     case 'ready':
       return { does: 'lit', due: null }
-    case 'heating':
-      return { does: 'laid', due: (progress.litAt ?? 0) + preheat * 1000 }
+    case 'heating': {
+      const [began, ring] = progress.lits
+      if (!ringFollows(preheats, forecast.marks)) return { does: 'laid', due: began + preheats.first * 1000 }
+      return progress.lits.length < 2
+        ? { does: 'lit', due: began + (preheats.first - preheats.pan) * 1000 }
+        : { does: 'laid', due: Math.max(began + preheats.first * 1000, ring + preheats.pan * 1000) }
+    }
     case 'on the heat': {
-      const turn = forecast.turns[progress.turns] as number | undefined
-      if (turn !== undefined && turn < forecast.pull.time) return { does: 'turned', due: since(turn) }
-      return forecast.edgeAt !== null && !progress.edged
-        ? { does: 'edged', due: since(forecast.edgeAt) }
-        : { does: 'pulled', due: since(forecast.pull.time) }
+      const { marks, pull, overdue } = forecast
+      const here = marks[Math.min(progress.moves, marks.length - 1)]
+      const next = marks.at(progress.moves + 1)
+      if (next === undefined) return { does: 'pulled', due: since(pull.time - overdue) }
+      if (IN_THE_PAN.has(next.phase) && !IN_THE_PAN.has(here.phase) && !progress.lits.some(at => at > (progress.laidAt ?? 0)))
+        return { does: 'lit', due: since(Math.max(0, next.from - preheats.pan)) }
+      return {
+        does: next.stage === here.stage ? 'turned' : next.phase === 'fat edge' ? 'edged' : 'moved',
+        due: since(next.from - overdue)
+      }
     }
     case 'lifted':
       return { does: 'returned', due: null }

@@ -2,8 +2,8 @@
  * Where a cook stands, read from its events: which step is on, how long the piece has
  * been where, what the probe said.
  */
-import type { Spell } from '#core/method/panSear'
-import type { Spent } from '#core/estimate/underWay'
+import type { Happened, Spent } from '#core/estimate/underWay'
+import { otherDown, type Down } from '#core/method/timeline'
 import { standing, type CookEvent, type EventKind } from './events'
 
 export type Phase = 'ready' | 'heating' | 'on the heat' | 'lifted' | 'resting' | 'carved'
@@ -22,10 +22,8 @@ export interface Progress {
   readonly pulledAt: number | null
   readonly carvedAt: number | null
   readonly turns: number
-  /** Whether it has been stood on its fat edge. */
-  readonly edged: boolean
-  /** Of the program's stages, by number: the one it is in, or was in last. */
-  readonly stage: number
+  /** Turned, stood on its edge or moved so often: which of the plan's marks it stands at. */
+  readonly moves: number
   /** Epoch ms of each thing lit, the oven and then the ring. */
   readonly lits: readonly number[]
   /** Whether it was put back to the heat after it had been taken off for good. */
@@ -73,55 +71,50 @@ export function progressOf(events: readonly CookEvent[]): Progress {
     pulledAt: off ? ([...stand].reverse().find(e => e.kind === 'pulled')?.at ?? null) : null,
     carvedAt: when('carved'),
     turns: stand.filter(e => e.kind === 'turned').length,
-    edged: stand.some(e => e.kind === 'edged'),
-    stage: stand.filter(e => FORWARD.has(e.kind)).length,
+    moves: stand.filter(e => FORWARD.has(e.kind)).length,
     lits: stand.filter(e => e.kind === 'lit').map(e => e.at),
     again: firstPull >= 0 && stand.slice(firstPull).some(e => e.kind === 'returned'),
     readings: stand.flatMap(e => (e.kind === 'reading' && laidAt !== null ? [{ time: (e.at - laidAt) / 1000, coreC: e.coreC }] : []))
   }
 }
 
-/** What the piece has been doing since it was laid in, up to `now` or the pull. */
-export function spellsUntil(events: readonly CookEvent[], now: number): Spell[] {
-  const until = Math.min(now, progressOf(events).pulledAt ?? Infinity)
-  const spells: Spell[] = []
-  let state: Spell['state'] = 'first down'
-  let down: Spell['state'] = 'first down'
-  let since: number | null = null
-  for (const e of standing(events)) {
-    if (e.kind === 'laid') since = e.at
-    if (since === null || e.at > until || !MOVES.has(e.kind)) continue
-    if (e.at > since) spells.push({ state, seconds: (e.at - since) / 1000 })
-    since = e.at
-    if (e.kind === 'turned') down = down === 'first down' ? 'second down' : 'first down'
-    state = e.kind === 'lifted' || e.kind === 'pulled' ? 'lifted' : e.kind === 'edged' ? 'on edge' : down
-  }
-  if (since !== null && until > since) spells.push({ state, seconds: (until - since) / 1000 })
-  return spells
-}
-
-/** The same for any method: in which of its stages the piece was, or out of the heat. */
+/** Where the piece has been since it was laid in, up to `now` or the pull: in which stage of its program, on which face, or out of the heat. */
 export function spentUntil(events: readonly CookEvent[], now: number): Spent[] {
   const until = Math.min(now, progressOf(events).pulledAt ?? Infinity)
   const spent: Spent[] = []
   let stage = 0
+  let down: Down = 'first'
   let out = false
   let since: number | null = null
   const close = (at: number): void => {
-    if (since !== null) spent.push({ stage: out ? 'out' : stage, seconds: Math.max(0, at - since) / 1000 })
+    if (since !== null) spent.push({ stage: out ? 'out' : stage, down, seconds: Math.max(0, at - since) / 1000 })
     since = at
   }
   for (const e of standing(events)) {
     if (e.kind === 'laid') since = e.at
     if (since === null || e.at > until || !MOVES.has(e.kind)) continue
     close(e.at)
-    if (FORWARD.has(e.kind)) stage += 1
+    if (e.kind === 'turned') down = otherDown(down)
+    if (ONWARD.has(e.kind)) {
+      stage += 1
+      down = 'first'
+    }
     out = e.kind === 'lifted' || e.kind === 'pulled'
   }
   if (since !== null && until > since) close(until)
   return spent
 }
 
+/** The same as the forecast asks for it. */
+export function happenedUntil(events: readonly CookEvent[], now: number): Happened {
+  const { phase, again } = progressOf(events)
+  return { past: spentUntil(events, now), off: phase === 'resting' || phase === 'carved', again }
+}
+
+/** On the metal, over the coals, in the oven: not lifted out, s. */
+export const atTheHeat = (spent: readonly Spent[]): number => spent.reduce((sum, s) => sum + (s.stage === 'out' ? 0 : s.seconds), 0)
+
 /** What takes the piece on to the next stage of its program. */
-const FORWARD: ReadonlySet<EventKind> = new Set<EventKind>(['turned', 'edged', 'moved'])
+const ONWARD: ReadonlySet<EventKind> = new Set<EventKind>(['edged', 'moved'])
+const FORWARD: ReadonlySet<EventKind> = new Set<EventKind>(['turned', ...ONWARD])
 const MOVES: ReadonlySet<EventKind> = new Set<EventKind>([...FORWARD, 'lifted', 'returned', 'pulled'])

@@ -6,7 +6,7 @@ import type { Knex } from 'knex'
 import { progressOf, type Phase } from '#core/session/progress'
 import type { CookEvent } from '#core/session/events'
 import { seenOf, type CookRecord, type Outcome, type Seen } from '#core/book/record'
-import type { NewCook } from '#core/formats/cookSchema'
+import type { NewCook } from '#core/book/cookSchema'
 
 interface CookRow {
   id: string

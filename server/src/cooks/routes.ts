@@ -3,7 +3,7 @@
  */
 import { Router, type Request } from 'express'
 import { MOST_COOKS } from '#core/book/lessons'
-import { parseEvents, parseNewCook, parseOutcome } from '#core/formats/cookSchema'
+import { parseEvents, parseNewCook, parseOutcome } from '#core/book/cookSchema'
 import { Problem } from '#server/problem'
 import type { CookRepository } from './repository'
 

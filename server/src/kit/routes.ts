@@ -1,6 +1,6 @@
 /** /api/kit: what the kitchen has. */
 import { Router } from 'express'
-import { parseKit } from '#core/formats/kitSchema'
+import { parseKit } from '#core/kit/kitSchema'
 import type { KitRepository } from './repository'
 
 export function kitRoutes(kits: KitRepository): Router {

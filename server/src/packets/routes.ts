@@ -1,6 +1,6 @@
 /** /api/packets: what is in the larder. Putting one back is putting it again. */
 import { Router } from 'express'
-import { parsePacket } from '#core/formats/counterSchema'
+import { parsePacket } from '#core/shop/schema'
 import { Problem } from '#server/problem'
 import type { PacketRepository } from './repository'
 

@@ -1,6 +1,6 @@
 /** /api/print: pages as PDF. */
 import { Router } from 'express'
-import { parsePrintedOrder } from '#core/formats/counterSchema'
+import { parsePrintedOrder } from '#core/shop/schema'
 import { parsePrintedSheet } from '#core/formats/sheetSchema'
 import { sheetPage } from './sheet'
 import { slipPage } from './slip'

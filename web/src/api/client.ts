@@ -2,7 +2,7 @@
 import type { CookRecord, Outcome, Seen } from '#core/book/record'
 import type { CookEvent } from '#core/session/events'
 import type { Phase } from '#core/session/progress'
-import type { NewCook } from '#core/formats/cookSchema'
+import type { NewCook } from '#core/book/cookSchema'
 import type { PrintedSheet } from '#core/formats/sheetSchema'
 import type { Kit } from '#core/kit/kit'
 import type { Packet } from '#core/shop/larder'

@@ -5,7 +5,7 @@ import { APPETITES, chooseCuts, FIRST_ASK, purchaseOf, type Appetite, type Ask, 
 import { HEATS, REGIONS, type Heat, type Region } from '#core/meat/cut'
 import { CUTS, cutById } from '#core/meat/cuts'
 import { orderFor, type Order } from '#core/shop/orderSlip'
-import { parseOrder } from '#core/formats/counterSchema'
+import { parseOrder } from '#core/shop/schema'
 import { kept } from './kept'
 
 const TABLES: readonly Table[] = ['alike', 'mixed', 'well done']

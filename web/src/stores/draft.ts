@@ -4,7 +4,7 @@
  */
 import { defineStore } from 'pinia'
 import { computed, reactive } from 'vue'
-import { parseRequest } from '#core/formats/requestSchema'
+import { parseRequest } from '#core/request/schema'
 import { findContradiction } from '#core/meat/contradiction'
 import type { Cut } from '#core/meat/cut'
 import { CUTS, cutById } from '#core/meat/cuts'

@@ -4,7 +4,7 @@
  */
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { parseKit } from '#core/formats/kitSchema'
+import { parseKit } from '#core/kit/kitSchema'
 import { InvalidInputError } from '#core/input/problem'
 import { kitInUse, READY_KITS, type Chosen, type Kit, type KitShelf } from '#core/kit/kit'
 import { OILS, oilById } from '#core/kit/oil'

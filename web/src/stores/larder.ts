@@ -5,7 +5,7 @@
 import { defineStore } from 'pinia'
 import { nanoid } from 'nanoid'
 import { computed, ref } from 'vue'
-import { parsePacket } from '#core/formats/counterSchema'
+import { parsePacket } from '#core/shop/schema'
 import { inOrder, type Packet } from '#core/shop/larder'
 import { api, UnreachableError } from '../api/client'
 import { kept } from './kept'

@@ -2,7 +2,7 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import type { Packet } from '#core/shop/larder'
-import { parsePacket } from '#core/formats/counterSchema'
+import { parsePacket } from '#core/shop/schema'
 import { SURFACES } from '#core/meat/piece'
 import { checklistFor, OILINGS, PEPPERINGS, SALTINGS, USUAL_PREPARATION, type Compared, type Preparation } from '#core/plan/preparation'
 import { RequestError, setupOf, type PlanRequest } from '#core/request/request'

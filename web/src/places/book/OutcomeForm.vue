@@ -2,7 +2,7 @@
 /** What the cut face showed. */
 import { onBeforeUnmount, ref, useId, watch } from 'vue'
 import { CRUSTS, VERDICTS, type Crust, type Outcome, type Verdict } from '#core/book/record'
-import { NOTES_LENGTH } from '#core/formats/cookSchema'
+import { NOTES_LENGTH } from '#core/book/cookSchema'
 
 const props = defineProps<{ outcome: Outcome; dark?: boolean }>()
 const emit = defineEmits<{ change: [outcome: Outcome] }>()

@@ -4,7 +4,7 @@ import { Button as AButton, Input as AInput, Modal as AModal } from 'ant-design-
 import { computed, ref, watch } from 'vue'
 import { REGION_NAMES } from '#core/meat/cut'
 import { slipOf, slipText } from '#core/shop/orderSlip'
-import { ORDER_LIMITS } from '#core/formats/counterSchema'
+import { ORDER_LIMITS } from '#core/shop/schema'
 import { PIECE_LIMITS } from '#core/meat/piece'
 import { LATE_K, type Allows } from '#core/plan/thickness'
 import { showDuration, showLength, showTemperatureRise, shownText } from '#core/quantity/format'

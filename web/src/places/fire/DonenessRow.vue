@@ -2,7 +2,7 @@
 /** How done, by the words of a school and by the figure that counts. */
 import { computed } from 'vue'
 import { bandOf, scaleOf } from '#core/doneness/scale'
-import { TARGET_LIMITS } from '#core/formats/requestSchema'
+import { TARGET_LIMITS } from '#core/request/schema'
 import { showTemperature, shownText } from '#core/quantity/format'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'

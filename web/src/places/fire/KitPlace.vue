@@ -2,7 +2,7 @@
 /** What the kitchen has: each thing with what counts for the heat, to be changed, added and taken away; and what the pan on its ring does by the minute. */
 import { Button as AButton } from 'ant-design-vue'
 import { computed, onMounted, ref } from 'vue'
-import { parseKit } from '#core/formats/kitSchema'
+import { parseKit } from '#core/kit/kitSchema'
 import { READY_KITS, type KitShelf } from '#core/kit/kit'
 import { boilingThere } from '#core/kit/thermometer'
 import { showTemperature, shownText } from '#core/quantity/format'

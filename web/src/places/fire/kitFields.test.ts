@@ -1,6 +1,6 @@
 /** Whatever is typed within a field's range makes a kit that the server takes. */
 import { describe, expect, it } from 'vitest'
-import { parseKit } from '#core/formats/kitSchema'
+import { parseKit } from '#core/kit/kitSchema'
 import { SHELVES, READY_KITS, type Kit, type KitShelf } from '#core/kit/kit'
 import { kitFields, type AnyItem, type KitField } from './kitFields'
 

@@ -3,7 +3,7 @@
 import { Button as AButton, Input as AInput } from 'ant-design-vue'
 import dayjs from 'dayjs'
 import { computed, reactive, ref } from 'vue'
-import { LABEL_LENGTH } from '#core/formats/counterSchema'
+import { LABEL_LENGTH } from '#core/shop/schema'
 import { CUTS, cutById } from '#core/meat/cuts'
 import { WRAPS, type Packet, type Place, type Wrap } from '#core/shop/larder'
 import { findCuts } from '#core/meat/names'

@@ -3,13 +3,12 @@
  */
 import * as yup from 'yup'
 import { CRUSTS, VERDICTS, type Outcome, type Planned } from '#core/book/record'
-import type { Way } from '#core/session/way'
 import { EVENT_KINDS, READING_LIMITS, type CookEvent } from '#core/session/events'
-import { dialsOf, fitsDial, type Dialled } from '#core/method/dials'
-import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
+import { fromEarlier } from '#core/request/earlier'
 import type { PlanRequest } from '#core/request/request'
 import { validate } from '#core/input/problem'
-import { parseRequest } from './requestSchema'
+import { plannedFromEarlier } from './earlier'
+import { parseRequest } from '#core/request/schema'
 
 const TITLE_LENGTH = 120
 export const NOTES_LENGTH = 4000
@@ -30,21 +29,9 @@ const moment = yup
 const figure = yup.number().strict().typeError('This needs a number.').required('This is missing.')
 const series = yup.array(figure).required('This is missing.').max(2000, 'At most 2000 values.')
 
-const WAYS = METHOD_KINDS.filter((k): k is Way['kind'] => k !== 'pan sear')
-
-/** The first dial that this method has not, or that stands where it cannot; null where all is well. */
-function wrongDial(kind: unknown, dials: unknown): string | null {
-  if (typeof dials !== 'object' || dials === null) return 'dials'
-  if (!WAYS.includes(kind as Way['kind'])) return null
-  const own = dialsOf(kind as MethodKind)
-  for (const [key, value] of Object.entries(dials)) {
-    const dial = own.find(d => d.key === key)
-    if (!dial || !fitsDial(dial, value)) return key
-  }
-  return null
-}
 const plannedShape = yup
   .object({
+    freeS: figure.optional(),
     pullS: figure,
     pullC: figure,
     peakS: figure,
@@ -109,31 +96,14 @@ const outcomeShape = yup
   .noUnknown()
   .required()
 
-const wayShape = yup
-  .object({
-    kind: yup
-      .string()
-      .strict()
-      .required('This is missing.')
-      .oneOf(WAYS, `This may be one of: ${WAYS.join(', ')}.`),
-    dials: yup
-      .mixed<Dialled>()
-      .required('This is missing.')
-      .test('dials', (value, context) => {
-        const wrong = wrongDial((context.parent as { kind?: unknown }).kind, value)
-        return wrong === null || context.createError({ message: `“${wrong}” is no setting of this method, or cannot stand there.` })
-      }),
-    free: figure.min(0, 'A time is not negative.')
-  })
-  .noUnknown()
-
 const newCookShape = yup
   .object({
     id,
     title: yup.string().strict().trim().required('A cook needs a name.').max(TITLE_LENGTH, `A name may have ${TITLE_LENGTH} characters.`),
     createdAt: moment,
     request: yup.mixed().required('This is missing.'),
-    way: wayShape.nullable().default(null),
+    /** Of a file from before every method had one request. */
+    way: yup.mixed().nullable().default(null),
     planned: plannedShape
   })
   .noUnknown()
@@ -149,15 +119,14 @@ export interface NewCook {
   readonly title: string
   readonly createdAt: number
   readonly request: PlanRequest
-  /** Null in the pan alone, and in files from before other methods were cooked by. */
-  readonly way: Way | null
   readonly planned: Planned
 }
 
 /** @throws InvalidInputError */
 export function parseNewCook(input: unknown): NewCook {
-  const given = validate(newCookShape, input)
-  return { ...given, request: parseRequest(given.request), way: given.way as Way | null, planned: given.planned as Planned }
+  const { way, planned, ...given } = validate(newCookShape, input)
+  const request = parseRequest(fromEarlier(given.request, way))
+  return { ...given, request, planned: plannedFromEarlier(planned, request, way) }
 }
 
 /** @throws InvalidInputError */

@@ -1,6 +1,5 @@
 /**
- * What is not known of a cook, and what a reading tells of it. The unknowns are drawn
- * many times from their ranges and the same program is run on every draw; readings then
+ * The unknowns drawn many times from their ranges, the same program run on every draw; readings then
  * pull the whole cloud of draws toward what was seen (a serial ensemble Kalman update).
  * Seeded: the same question always gives the same answer.
  *
@@ -8,48 +7,12 @@
  * perturbed observations, one at a time (from memory).
  */
 import { valueAt } from '#core/heat/history'
-import type { Constants } from '#core/heat/constants'
 import { run, type Recording, type Run, type Stage, type Subject } from '#core/heat/program'
 import type { Fineness, Setup } from '#core/method/setup'
-import { percentile, Randomness } from '#core/numerics/random'
+import { Randomness } from '#core/numerics/random'
+import { covariance, mean, percentiles, variance, type Percentiles } from '#core/numerics/statistics'
 import { finish, type Steps } from '#core/numerics/steps'
-
-/** A range by its middle and its standard deviation. */
-export interface Gauss {
-  readonly mean: number
-  readonly sd: number
-}
-
-/**
- * Thickness and start as what is to be added, mm and K; contact and air as the logarithm of a factor; heat as
- * what an oven holds over what it is set to, K, or coals and the air under a lid by so much more as they are harder to judge.
- */
-export interface Unknowns<T> {
-  readonly thickness: T
-  readonly start: T
-  readonly contact: T
-  readonly air: T
-  readonly heat: T
-}
-export const NAMES = ['thickness', 'start', 'contact', 'air', 'heat'] as const
-
-/** Standard deviations from the middle to the end of a range that holds 80 %. */
-export const EIGHTY = 1.2816
-const within = (range: number): Gauss => ({ mean: 0, sd: range / EIGHTY })
-
-/** Ranges that hold 80 % of what happens; common practice, no source. */
-export const UNKNOWN = { thicknessMm: 2, startC: 3, contact: 0.3, convection: 0.3, ovenK: 10 } as const
-
-export const PRIOR: Unknowns<Gauss> = {
-  thickness: within(UNKNOWN.thicknessMm),
-  start: within(UNKNOWN.startC),
-  contact: within(Math.log(1 + UNKNOWN.contact)),
-  air: within(Math.log(1 + UNKNOWN.convection)),
-  heat: within(UNKNOWN.ovenK)
-}
-
-export const drawUnknowns = (random: Randomness, prior: Unknowns<Gauss> = PRIOR): Unknowns<number> =>
-  each(name => prior[name].mean + prior[name].sd * random.normal())
+import { drawUnknowns, each, NAMES, PRIOR, READING_SD, withUnknowns, type Gauss, type Reading, type Unknowns } from './prior'
 
 /** What has to be known of a cook to believe something of it. */
 export interface Trial<S> {
@@ -143,80 +106,12 @@ export function neededBy<S>(
   }
 }
 
-export function withUnknowns<S>(setup: Setup<S>, u: Unknowns<number>): Setup<S> {
-  const { piece, constants: c } = setup
-  const thicknessMm = Math.max(2, piece.thicknessMm + u.thickness)
-  const thicker = thicknessMm / piece.thicknessMm
-  const contact = Math.exp(u.contact)
-  const air = Math.exp(u.air)
-  const constants: Constants = {
-    ...c,
-    panContact: c.panContact * contact,
-    roomConvection: c.roomConvection * air,
-    restConvection: c.restConvection * air,
-    foilConvection: c.foilConvection * air,
-    ovenConvection: c.ovenConvection * air,
-    fanConvection: c.fanConvection * air,
-    lidConvection: c.lidConvection * air,
-    coalConvection: c.coalConvection * air,
-    bathConductance: c.bathConductance * air,
-    potConductance: c.potConductance * air
-  }
-  // A roast that is thicker is so both ways across; a steak keeps the face it has.
-  const heavier = piece.form === 'roast' ? thicker * thicker : thicker
-  const settings = hotterBy(setup.settings, u.heat)
-  return {
-    ...setup,
-    settings,
-    piece: { ...piece, thicknessMm, startC: piece.startC + u.start, weightG: piece.weightG * heavier },
-    constants
-  }
-}
-
-/** By hand over the bars, against an oven's dial; and air under a lid, whose thermometer is in the lid. Estimates. */
-const COALS_HARDER = 3
-const LID_HARDER = 1.5
-
-interface Heated {
-  readonly oven?: { readonly offsetC: number }
-  readonly grateC?: number
-  readonly lidC?: number
-}
-function hotterBy<S>(settings: S, kelvin: number): S {
-  const { oven, grateC, lidC }: Heated = settings as Heated
-  if (kelvin === 0) return settings
-  return {
-    ...settings,
-    ...(oven ? { oven: { ...oven, offsetC: oven.offsetC + kelvin } } : {}),
-    ...(grateC === undefined ? {} : { grateC: grateC + COALS_HARDER * kelvin }),
-    ...(lidC === undefined ? {} : { lidC: lidC + LID_HARDER * kelvin })
-  }
-}
-
-const each = <T>(of: (name: keyof Unknowns<unknown>) => T): Unknowns<T> => ({
-  thickness: of('thickness'),
-  start: of('start'),
-  contact: of('contact'),
-  air: of('air'),
-  heat: of('heat')
-})
-
-export interface Reading {
-  /** s since the piece first met the heat. */
-  readonly time: number
-  readonly celsius: number
-}
-
-export type Percentiles = readonly [low: number, middle: number, high: number]
-
 export interface Belief {
   /** Free time needed, s: 10th, 50th, 90th percentile. */
   readonly needed: Percentiles
   readonly unknowns: Unknowns<Gauss>
 }
 
-/** What a probe and a hand make of a core, K: off the coldest point, not yet steady; common practice, no source. */
-export const READING_SD = 0.8
 const UPDATE_SEED = 717
 
 /** What is believed after some readings; none gives the prior's own ranges. */
@@ -240,14 +135,7 @@ export function believe(members: readonly Member[], readings: readonly Reading[]
   })
   const times = needed.map(Math.exp)
   return {
-    needed: [percentile(times, 0.1), percentile(times, 0.5), percentile(times, 0.9)],
+    needed: percentiles(times),
     unknowns: each(name => ({ mean: mean(unknowns[name]), sd: Math.sqrt(variance(unknowns[name])) }))
   }
 }
-
-const mean = (values: readonly number[]): number => values.reduce((sum, v) => sum + v, 0) / values.length
-function covariance(a: readonly number[], b: readonly number[]): number {
-  const [ma, mb] = [mean(a), mean(b)]
-  return a.reduce((sum, v, i) => sum + (v - ma) * (b[i] - mb), 0) / (a.length - 1)
-}
-const variance = (values: readonly number[]): number => covariance(values, values)

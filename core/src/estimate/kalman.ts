@@ -1,17 +1,17 @@
 /**
- * What readings tell of the unknowns, by the straight line through what is expected: a Kalman update
- * on it, the line then laid anew where it led to. Draws of many would tell the same with noise, which is larger
- * than what one cook tells of its pan.
+ * What readings tell of the unknowns: a Kalman update on the model made linear about the prior, then made
+ * linear anew where that led. Draws of many would tell the same with noise, which is larger than what one
+ * cook tells of its pan.
  */
-import { NAMES, READING_SD, type Gauss, type Reading, type Unknowns } from './belief'
+import { NAMES, READING_SD, type Gauss, type Reading, type Unknowns } from './prior'
 import type { Steps } from '#core/numerics/steps'
 
 /** What is asked of the engine for some unknowns: what the core would read at each reading, and whatever else hangs on them. */
 export type Outputs = (unknowns: Unknowns<number>) => number[]
 
-export interface Told {
-  /** Which of the readings could be. */
-  readonly heard: readonly boolean[]
+export interface Posterior {
+  /** Which of the readings passed the innovation gate: could be. */
+  readonly accepted: readonly boolean[]
   /** What each output was expected to be before anything was read. */
   readonly expected: readonly number[]
   readonly unknowns: Unknowns<Gauss>
@@ -19,10 +19,10 @@ export interface Told {
   readonly outputs: readonly Gauss[]
 }
 
-/** Standard deviations from what was expected beyond which a probe is in the wrong place. */
-const UNLIKELY = 3.2
+/** The innovation gate: standard deviations from what was expected beyond which a probe is in the wrong place. */
+const GATE = 3.2
 
-interface Line {
+interface Linearised {
   readonly at: readonly number[]
   readonly expected: readonly number[]
   /** By output, by unknown. */
@@ -30,21 +30,21 @@ interface Line {
 }
 
 /** @param outputs the readings' own first, in their order */
-export function* toldBy(outputs: Outputs, readings: readonly Reading[], prior: Unknowns<Gauss>): Steps<Told> {
+export function* kalmanUpdate(outputs: Outputs, readings: readonly Reading[], prior: Unknowns<Gauss>): Steps<Posterior> {
   const start = NAMES.map(name => prior[name].mean)
   const sds = NAMES.map(name => prior[name].sd)
-  const first = yield* lineThrough(outputs, start, sds)
-  const heard = readings.map((r, i) => {
+  const first = yield* linearise(outputs, start, sds)
+  const accepted = readings.map((r, i) => {
     const sd = Math.hypot(READING_SD, ...first.slopes[i].map((slope, k) => slope * sds[k]))
-    return Math.abs(r.celsius - first.expected[i]) <= UNLIKELY * sd
+    return Math.abs(r.celsius - first.expected[i]) <= GATE * sd
   })
-  const once = updated(readings, heard, first, start, sds)
-  const line = heard.includes(true) ? yield* lineThrough(outputs, once.means, sds) : first
-  const { means, spread } = updated(readings, heard, line, start, sds)
+  const once = updated(readings, accepted, first, start, sds)
+  const line = accepted.includes(true) ? yield* linearise(outputs, once.means, sds) : first
+  const { means, spread } = updated(readings, accepted, line, start, sds)
   const of = (k: number): Gauss => ({ mean: means[k], sd: Math.sqrt(spread[k][k]) })
   const [thickness, startC, contact, air, heat] = NAMES.map((_, k) => of(k))
   return {
-    heard,
+    accepted,
     expected: first.expected,
     unknowns: { thickness, start: startC, contact, air, heat },
     outputs: line.expected.map((expected, i) => ({
@@ -59,7 +59,7 @@ export function* toldBy(outputs: Outputs, readings: readonly Reading[], prior: U
   }
 }
 
-function* lineThrough(outputs: Outputs, at: readonly number[], sds: readonly number[]): Steps<Line> {
+function* linearise(outputs: Outputs, at: readonly number[], sds: readonly number[]): Steps<Linearised> {
   const asked = ([thickness, start, contact, air, heat]: readonly number[]): number[] => outputs({ thickness, start, contact, air, heat })
   const expected = asked(at)
   yield
@@ -72,29 +72,29 @@ function* lineThrough(outputs: Outputs, at: readonly number[], sds: readonly num
   return { at, expected, slopes: expected.map((_, i) => turned.map(column => column[i])) }
 }
 
-/** One reading after the other: on a straight line that is the same as all at once. */
+/** One reading after the other: on a linear model that is the same as all at once. */
 function updated(
   readings: readonly Reading[],
-  heard: readonly boolean[],
-  { at, expected, slopes }: Line,
+  accepted: readonly boolean[],
+  { at, expected, slopes }: Linearised,
   start: readonly number[],
   sds: readonly number[]
 ): { readonly means: readonly number[]; readonly spread: readonly (readonly number[])[] } {
   const means = [...start]
   const spread = sds.map((sd, j) => sds.map((_, k) => (j === k ? sd * sd : 0)))
   readings.forEach((reading, i) => {
-    if (!heard[i]) return
+    if (!accepted[i]) return
     const slope = slopes[i]
     const toward = times(spread, slope)
     const total = READING_SD ** 2 + dot(slope, toward)
-    const foreseen =
+    const predicted =
       expected[i] +
       dot(
         slope,
         means.map((m, k) => m - at[k])
       )
     toward.forEach((v, j) => {
-      means[j] += (v * (reading.celsius - foreseen)) / total
+      means[j] += (v * (reading.celsius - predicted)) / total
       toward.forEach((w, k) => (spread[j][k] -= (v * w) / total))
     })
   })

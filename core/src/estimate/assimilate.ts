@@ -1,0 +1,65 @@
+/**
+ * A cook under way and its probe: from what has happened on the heat and what was read meanwhile, the piece,
+ * the pan and the oven as they most likely are. The forecast is then made for those. A reading that no likely
+ * piece could have given is left out; it is told.
+ */
+import type { Setup } from '#core/method/setup'
+import { finish } from '#core/numerics/steps'
+import { neededBy, type Trial } from './ensemble'
+import { kalmanUpdate } from './kalman'
+import { EIGHTY, PRIOR, withUnknowns, type Gauss, type Reading, type Unknowns } from './prior'
+
+export interface Assimilated<S> {
+  /** As it most likely is. */
+  readonly setup: Setup<S>
+  /** The readings that no likely piece could have given. */
+  readonly rejected: readonly Reading[]
+  /** What the last accepted reading was expected to be, °C; null where none was. */
+  readonly expectedC: number | null
+  /** Thicker than said, mm, and contact with the pan over the book's, by what the probe says. */
+  readonly thickerMm: number
+  readonly contact: number
+  /** What its oven or fire is over what it is set to, K, by what the probe says. */
+  readonly hotterK: number
+  /** How much sooner or later than the most likely the pull may come, as factors of the free time: 10th and 90th percentile. */
+  readonly sooner: number
+  readonly later: number
+}
+
+/** No reading moves a figure further than this many of its own standard deviations. */
+const FURTHEST = 2.5
+
+/** @param trial what happened up to the last reading, and any time to come */
+export function assimilate<S>(trial: Trial<S>, readings: readonly Reading[]): Assimilated<S> {
+  const { setup } = trial
+  const needed = neededBy(trial)
+  const outputs = (u: Unknowns<number>): number[] => {
+    const { core, logNeeded } = needed(u)
+    return [...readings.map(r => core(r.time)), logNeeded]
+  }
+  const posterior = finish(kalmanUpdate(outputs, readings, PRIOR))
+  const last = posterior.accepted.lastIndexOf(true)
+  const mean = limited(posterior.unknowns)
+  const range = EIGHTY * posterior.outputs[readings.length].sd
+  return {
+    setup: last < 0 ? setup : withUnknowns(setup, mean),
+    rejected: readings.filter((_, i) => !posterior.accepted[i]),
+    expectedC: last < 0 ? null : posterior.expected[last],
+    thickerMm: last < 0 ? 0 : mean.thickness,
+    contact: last < 0 ? 1 : Math.exp(mean.contact),
+    hotterK: last < 0 ? 0 : mean.heat,
+    sooner: Math.exp(-range),
+    later: Math.exp(range)
+  }
+}
+
+function limited(unknowns: Unknowns<Gauss>): Unknowns<number> {
+  const held = ({ mean }: Gauss, sd: number): number => Math.min(FURTHEST * sd, Math.max(-FURTHEST * sd, mean))
+  return {
+    thickness: held(unknowns.thickness, PRIOR.thickness.sd),
+    start: held(unknowns.start, PRIOR.start.sd),
+    contact: held(unknowns.contact, PRIOR.contact.sd),
+    air: held(unknowns.air, PRIOR.air.sd),
+    heat: held(unknowns.heat, PRIOR.heat.sd)
+  }
+}

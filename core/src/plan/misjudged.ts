@@ -1,0 +1,41 @@
+/** What a few millimetres of misjudged thickness do to a plan whose clock is still gone by. */
+import { COARSE_STEPS, KEEP_ENDS, run } from '#core/heat/program'
+import type { Piece } from '#core/meat/piece'
+import type { Method, Resting } from '#core/method/method'
+import type { Setup } from '#core/method/setup'
+import { openSpells, rested, timelineOf } from '#core/method/timeline'
+import { finish, type Steps } from '#core/numerics/steps'
+
+export const MISJUDGED_MM = 3
+
+/** What the peak would be off by, K. */
+export interface Misjudged {
+  readonly thickerK: number
+  readonly thinnerK: number
+}
+
+/** @param free the method's free time as planned, s */
+export const misjudged = <S extends Resting>(method: Method<S>, setup: Setup<S>, free: number): Misjudged =>
+  finish(misjudging(method, setup, free))
+
+/** The same, a run at a time. */
+export function* misjudging<S extends Resting>(method: Method<S>, setup: Setup<S>, free: number): Steps<Misjudged> {
+  const count = openSpells(method, setup, free)
+  const peakAt = (mm: number): number => {
+    const varied = { ...setup, piece: thicker(setup.piece, mm) }
+    const spells = rested(timelineOf(method, varied, free, count), varied)
+    return run(method.subject(varied, 'coarse'), spells, { ...KEEP_ENDS, untilPastPeakBy: 0.5 }, COARSE_STEPS).peak.core
+  }
+  const nominal = peakAt(0)
+  yield
+  const thickerK = peakAt(MISJUDGED_MM) - nominal
+  yield
+  return { thickerK, thinnerK: peakAt(-MISJUDGED_MM) - nominal }
+}
+
+/** The same face, thicker; a roast is so both ways across. */
+export function thicker(piece: Piece, mm: number): Piece {
+  const thicknessMm = Math.max(1, piece.thicknessMm + mm)
+  const ratio = thicknessMm / piece.thicknessMm
+  return { ...piece, thicknessMm, weightG: piece.weightG * (piece.form === 'roast' ? ratio * ratio : ratio) }
+}

@@ -1,0 +1,94 @@
+/** What the engine starts from for a request: its method, and the piece, kit, room and settings as the method takes them. */
+import { CONSTANTS } from '#core/heat/constants'
+import { floorAreaM2, hottestPan } from '#core/kit/pan'
+import { braiseAdvice, isTender } from '#core/meat/cut'
+import { cutById } from '#core/meat/cuts'
+import { faceAreaM2, isFlat } from '#core/meat/piece'
+import { cookedWith, dialValues, withSettings, type KitPart, type Settings } from '#core/method/dials'
+import type { Method, Resting } from '#core/method/method'
+import { METHODS, type MethodKind, type SettingsOf } from '#core/method/methods'
+import type { InAPan } from '#core/method/parts'
+import type { Setup } from '#core/method/setup'
+import { usualSettings, wholeKit } from '#core/method/usual'
+import { RequestError, type PlanRequest } from './request'
+
+/** A method with what it is set to, whichever it is. */
+export interface Asked {
+  readonly kind: MethodKind
+  readonly method: Method<Resting>
+  readonly setup: Setup<Resting>
+  readonly targetC: number
+  /** The free quantity as the cook gives it, s; null where it is to be solved. */
+  readonly byClockS: number | null
+}
+
+const MISSING: Record<Exclude<KitPart, 'pan'>, string> = {
+  oven: 'There is no oven in the kit.',
+  grill: 'There is no grill in the kit.',
+  pot: 'There is no pot in the kit.',
+  bath: 'There is no machine for a bath in the kit: the pot does without one.'
+}
+
+/** The settings a method is planned with: the usual ones for this kit and target, with what the cook has set. */
+export function settingsOf({
+  kit,
+  target,
+  method: { kind, settings }
+}: Pick<PlanRequest, 'kit' | 'target' | 'method'>): SettingsOf[MethodKind] {
+  return withSettings(kind, usualSettings(wholeKit(kit), target.coreC)[kind], settings)
+}
+
+/** Every dial of the request's method, as it stands. */
+export const wholeSettings = (request: Pick<PlanRequest, 'kit' | 'target' | 'method'>): Settings =>
+  dialValues(request.method.kind, settingsOf(request) as never, request.method.settings.byClockS ?? 0)
+
+/** The metal the piece meets, as hot as it is held; null where it meets none. */
+export function hotMetal(request: Pick<PlanRequest, 'kit' | 'target' | 'method'>): InAPan | null {
+  const { kind } = request.method
+  const settings = settingsOf(request) as Partial<InAPan & { readonly searS: number; readonly rewarmS: number }>
+  if (!cookedWith(kind).includes('pan')) return null
+  const met = kind === 'pan sear' || (settings.searS ?? 0) > 0 || (settings.rewarmS ?? 0) > 0
+  return met ? (settings as InAPan) : null
+}
+
+/** @throws RequestError */
+export function setupOf(request: PlanRequest): Asked {
+  const { piece, kit, room, target, method } = request
+  const { kind, settings } = method
+  const cut = cutById(piece.cutId)
+  if (!cut) throw new RequestError('piece.cutId', `There is no cut “${piece.cutId}”.`)
+  if (!isTender(cut)) throw new RequestError('piece.cutId', braiseAdvice(cut))
+  for (const part of cookedWith(kind)) if (part !== 'pan' && kit[part] === null) throw new RequestError(`kit.${part}`, MISSING[part])
+  if (target.coreC <= piece.startC) throw new RequestError('target.coreC', 'The piece is already that warm.')
+  if (settings.boilingParts === 0 && settings.coldParts === 0)
+    throw new RequestError('method.settings.boilingParts', 'A pot needs some water: boiling, cold or both.')
+  const metal = hotMetal(request)
+  if (metal) {
+    const hottest = hottestPan(metal.pan, metal.ring, room.temperatureC)
+    if (metal.panC > hottest)
+      throw new RequestError('method.settings.panC', `This ring brings this pan to ${Math.round(hottest)} °C at most.`)
+  }
+  if (kind === 'pan sear') {
+    const covered = coverage(request)
+    if (covered > MOST_OF_FLOOR)
+      throw new RequestError(
+        'kit.pan',
+        `${piece.count === 1 ? 'The piece does' : `${piece.count} pieces do`} not fit: ${Math.round(covered * 100)} % of the pan’s floor. Use a larger pan or cook in batches.`
+      )
+  }
+  return {
+    kind,
+    method: METHODS[kind] as unknown as Method<Resting>,
+    setup: { piece, cut, room, constants: CONSTANTS, flat: isFlat(piece, cut), settings: settingsOf(request) },
+    targetC: target.coreC,
+    byClockS: settings.byClockS !== undefined && settings.byClockS > 0 ? settings.byClockS : null
+  }
+}
+/** Meat may overlap the curve of the pan a little before it truly does not fit. */
+const MOST_OF_FLOOR = 1
+
+/** Share of the pan's floor under meat. */
+export function coverage({ piece, kit }: Pick<PlanRequest, 'piece' | 'kit'>): number {
+  const cut = cutById(piece.cutId)
+  return cut ? (faceAreaM2(piece, cut) * piece.count) / floorAreaM2(kit.pan) : 0
+}

@@ -1,0 +1,75 @@
+/** What a cook should hear about a plan before trusting it, worst first: what will not come out well, and what is less sure than the rest. */
+import { pastryMisses } from '#core/method/wrapped'
+import { coldestMetal, type Plan } from '#core/plan/plan'
+import { greyOf } from '#core/plan/thickness'
+import { showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import type { UnitSystem } from '#core/quantity/units'
+import type { PlanRequest } from '#core/request/request'
+import { coverage, hotMetal } from '#core/request/setup'
+
+/** °C, mm: common practice, no source. */
+const BROWNING_STOPS = 145
+const CROWDED = 0.7
+const THICK_FOR_A_PAN = 50
+const LEAST_CRUST = 0.3
+/** K: a joint that climbs further is beyond what cooks report (5 to 10 for joints taken out later; common practice, no source). */
+const LONG_CLIMB_K = 10
+const OFF_TARGET_K = 1
+
+export const caveats = (request: PlanRequest, plan: Plan, system: UnitSystem): string[] => [
+  ...ofThePan(request, plan, system),
+  ...ofTheClimb(plan, system)
+]
+
+function ofThePan(request: PlanRequest, plan: Plan, system: UnitSystem): string[] {
+  const metal = hotMetal(request)
+  if (!metal || request.piece.form === 'roast') return []
+  const said: string[] = []
+  const { thicknessMm, count } = request.piece
+  const alone = request.method.kind === 'pan sear'
+  const covered = coverage(request)
+  const share = Math.round(covered * 100)
+  const coldest = coldestMetal(plan)
+  if (covered > 1) said.push(`They do not fit in the pan at once (${share} % of its floor): sear them in batches.`)
+  else if (coldest !== null && coldest < BROWNING_STOPS)
+    said.push(
+      `The pan falls to ${shownText(showTemperature(coldest, system))}, too cool to brown: fewer pieces, a heavier pan or a stronger ring.`
+    )
+  else if (covered > CROWDED)
+    said.push(
+      `${count === 1 ? 'The piece covers' : 'The pieces cover'} ${share} % of the pan: crowded meat steams. Two batches would brown better.`
+    )
+  if (alone && thicknessMm > THICK_FOR_A_PAN)
+    said.push(
+      `Past about ${shownText(showLength(THICK_FOR_A_PAN, system))} a pan alone overdoes the outside: here ${shownText(showLength(greyOf(plan), system))} of grey on each side. Gentler heat would finish it better.`
+    )
+  if (alone && Math.min(...plan.section.crustMm) < LEAST_CRUST)
+    said.push(
+      'So little time in the pan that the crust is barely there: a hotter pan, a drier surface, or meat straight from the fridge gives it longer.'
+    )
+  return said
+}
+
+function ofTheClimb({ kind, free, pull, peak, target, geometry }: Plan, system: UnitSystem): string[] {
+  const kelvin = (k: number): string => shownText(showTemperatureRise(k, system))
+  const climb = peak.core - pull.core
+  const off = peak.core - target
+  const said: string[] = []
+  if (kind === 'in pastry') {
+    const missed = pastryMisses(free)
+    if (missed !== null) said.push(missed)
+    said.push(
+      `In pastry the climb is less sure than elsewhere: ${kelvin(climb)} here, where cooks report ${kelvin(3)} to ${kelvin(10)}. Leave the probe in, and cut it when it is right.`
+    )
+  } else if (climb > LONG_CLIMB_K && geometry.mirrored) {
+    said.push(
+      `So long a climb is the engine’s least sure figure: ${kelvin(climb)} here, where cooks report ${kelvin(5)} to ${kelvin(10)} for joints taken out later. Leave the probe in, and put it back if it stops short. A gentler oven stores less and is surer.`
+    )
+  }
+  if (Math.abs(off) > OFF_TARGET_K) {
+    said.push(
+      `So it peaks at ${shownText(showTemperature(peak.core, system))}, ${kelvin(Math.abs(off))} ${off > 0 ? 'above' : 'below'} what is wanted.`
+    )
+  }
+  return said
+}

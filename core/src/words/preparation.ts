@@ -1,0 +1,89 @@
+/** Getting a piece ready, as a checklist dated back from the moment it goes in, each task with its reason. */
+import type { Cut } from '#core/meat/cut'
+import type { Piece } from '#core/meat/piece'
+import type { Preparation } from '#core/plan/preparation'
+
+export interface Task {
+  readonly id: string
+  /** Before the piece goes in, s. */
+  readonly before: number
+  readonly text: string
+  readonly because: string
+}
+
+const MINUTE = 60
+const HOUR = 3600
+
+/** First things first. */
+export function checklistFor(preparation: Preparation, cut: Cut, piece: Piece): Task[] {
+  const tasks: Task[] = []
+  const add = (id: string, before: number, text: string, because: string): void => void tasks.push({ id, before, text, because })
+  const { surface, salt, pepper, oil, outMin, knife, tie } = preparation
+  const dayAhead = surface === 'aired' || salt === 'the day before'
+  const knifeAt = dayAhead ? 24 * HOUR + 10 * MINUTE : (outMin + 50) * MINUTE
+
+  if (surface === 'aired')
+    add(
+      'unwrap',
+      24 * HOUR,
+      'Unwrap and dry; lay it on a rack in the fridge, open',
+      'Moving cold air dries the faces, so they brown at once.'
+    )
+  if (knife) {
+    for (const f of cut.features) {
+      if (f.kind === 'bone' || f.kind === 'seam fat') continue
+      const what = f.kind === 'fat cap' ? 'Score the fat cap' : f.kind === 'sinew strip' ? 'See to the sinew' : 'Trim the silverskin'
+      add(`knife ${f.kind}`, knifeAt, `${what}: ${f.where}`, f.advice)
+    }
+  }
+  if (tie) add('tie', knifeAt - 5 * MINUTE, 'Tie it every 3 cm', 'Round and even, it is done everywhere at once.')
+  if (salt === 'the day before') {
+    add(
+      'salt',
+      24 * HOUR,
+      'Salt it on all sides, about 1 % of its weight',
+      'A day is long enough for the salt to go in and its brine to be drawn back; the outside dries meanwhile.'
+    )
+  }
+  if (salt === '40 min before') {
+    add(
+      'salt',
+      40 * MINUTE,
+      'Salt it on all sides',
+      'Salt draws water first and lets it back after half an hour: in between, the faces are at their wettest.'
+    )
+    add('pat after salt', 3 * MINUTE, 'Pat off what the salt drew', 'Drawn water must boil away before anything browns.')
+  }
+  if (outMin > 0)
+    add(
+      'out',
+      outMin * MINUTE,
+      'Take it out of the fridge',
+      'A little warmer at the start is a little sooner done: see what it is worth below.'
+    )
+  if (surface === 'patted' && salt !== '40 min before')
+    add('pat', 5 * MINUTE, 'Pat every face dry, hard', 'A wet face boils before it browns.')
+  if (surface === 'starched')
+    add('starch', 4 * MINUTE, 'Pat dry, then dust thinly with plain starch', 'Starch takes up the last film of water and browns by itself.')
+  if (oil === 'on the meat') add('oil', 2 * MINUTE, 'Rub it thinly with oil', 'The oil is where it is needed, and the pan smokes less.')
+  if (salt === 'right before') add('salt', MINUTE, 'Salt it', 'So late it has no time to draw water.')
+  if (pepper === 'before')
+    add('pepper', MINUTE, 'Press in crushed pepper, its dust sieved off', 'The dust burns first; coarse pieces make a crust.')
+  if (oil === 'in the pan') add('oil', 0.5 * MINUTE, 'A film of oil in the hot pan', 'It bridges the gaps between metal and meat.')
+  if (piece.intact === 'unknown')
+    add(
+      'ask',
+      knifeAt + HOUR,
+      'Find out whether it was needled',
+      'Needles carry what is outside to the inside: then the middle must be cooked through.'
+    )
+  return tasks.sort((a, b) => b.before - a.before)
+}
+
+/** What follows the fire. */
+export function afterwards({ salt, pepper }: Preparation): string[] {
+  return [
+    ...(salt === 'after' ? ['Salt the cut faces as you carve'] : []),
+    ...(pepper === 'after' ? ['Pepper at the table, so that it does not burn'] : [])
+  ]
+}
