@@ -5,32 +5,25 @@
  */
 import type { Knex } from 'knex'
 import { plannedOf, type Outcome } from '#core/book/record'
-import type { CookEvent } from '#core/session/events'
-import { begunBy, type Way } from '#core/session/way'
+import { spreadOf } from '#core/estimate/spread'
 import { valueAt } from '#core/heat/history'
 import { kitInUse, READY_KITS } from '#core/kit/kit'
-import { preheatSeconds } from '#core/kit/pan'
 import type { Piece } from '#core/meat/piece'
-import type { Dialled } from '#core/method/dials'
-import { METHODS } from '#core/method/methods'
-import { planFor, setupFor } from '#core/plan/everyMethod'
-import { methodSpread } from '#core/plan/methodSpread'
-import { planPanSear } from '#core/plan/panPlan'
-import type { Plan } from '#core/plan/plan'
-import { setupOf, type PlanRequest } from '#core/request/request'
-import { planSpread, type Spread } from '#core/plan/spread'
-import { marksOf } from '#core/estimate/underWay'
-import { CookRepository } from '#server/cooks/repository'
+import { planMethod, type Plan } from '#core/plan/plan'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
+import type { ChosenMethod, PlanRequest } from '#core/request/request'
+import { setupOf } from '#core/request/setup'
+import type { CookEvent } from '#core/session/events'
+import { preheatsOf } from '#core/session/warmUp'
+import { CookRepository } from '#server/cooks/repository'
 
 interface Evening {
   readonly id: string
   readonly title: string
   readonly daysAgo: number
   readonly piece: Partial<Piece>
-  readonly settings: Partial<Omit<PlanRequest, 'piece'>>
-  /** By another method than the pan alone. */
-  readonly way?: { readonly kind: 'roast'; readonly dials: Dialled }
+  readonly targetC: number
+  readonly method: ChosenMethod
   /** Seconds that each turn and the pull came after the plan. */
   readonly lateS: number
   /** K that the probe read above the plan at the pull, and at its highest. */
@@ -44,7 +37,8 @@ const EVENINGS: readonly Evening[] = [
     title: 'Two strips, last table before the lock',
     daysAgo: 3,
     piece: { cutId: 'strip', count: 2, thicknessMm: 32, weightG: 340, lengthMm: 150, widthMm: 80 },
-    settings: { panC: 215, targetC: 54 },
+    targetC: 54,
+    method: { kind: 'pan sear', settings: { panC: 215 } },
     lateS: 15,
     off: [0.8, 1.2],
     outcome: {
@@ -58,8 +52,8 @@ const EVENINGS: readonly Evening[] = [
     title: 'A rib joint for six, moored for the night',
     daysAgo: 6,
     piece: { cutId: 'ribeye', count: 1, form: 'roast', thicknessMm: 105, widthMm: 105, lengthMm: 240, weightG: 2200, surface: 'aired' },
-    settings: { targetC: 54 },
-    way: { kind: 'roast', dials: { ovenC: 140, searS: 240 } },
+    targetC: 54,
+    method: { kind: 'roast', settings: { ovenC: 140, searS: 240 } },
     lateS: 90,
     off: [-0.7, -1.4],
     outcome: {
@@ -73,7 +67,8 @@ const EVENINGS: readonly Evening[] = [
     title: 'Flat irons for the lock-keepers',
     daysAgo: 11,
     piece: { cutId: 'flat-iron', count: 2, thicknessMm: 24, weightG: 210, lengthMm: 140, widthMm: 80, surface: 'wet' },
-    settings: { panC: 225, targetC: 52, turning: 'every 30 s' },
+    targetC: 52,
+    method: { kind: 'pan sear', settings: { panC: 225, turning: 'every 30 s' } },
     lateS: 40,
     off: [2.5, 3],
     outcome: {
@@ -87,7 +82,11 @@ const EVENINGS: readonly Evening[] = [
     title: 'Rump for a Tuesday',
     daysAgo: 19,
     piece: { cutId: 'rump', count: 1, thicknessMm: 30, weightG: 420, lengthMm: 170, widthMm: 105 },
-    settings: { panC: 205, targetC: 57, turning: 'twice a side', cover: 'loose foil', rest: { kind: 'clock', seconds: 480 } },
+    targetC: 57,
+    method: {
+      kind: 'pan sear',
+      settings: { panC: 205, turning: 'twice a side', cover: 'loose foil', rest: { kind: 'clock', seconds: 480 } }
+    },
     lateS: 0,
     off: [-1.5, -1],
     outcome: { doneness: 'as wanted', crust: 'good', notes: '' }
@@ -97,14 +96,15 @@ const EVENINGS: readonly Evening[] = [
     title: 'Fillets, one guest late',
     daysAgo: 26,
     piece: { cutId: 'fillet', count: 3, thicknessMm: 42, weightG: 180, lengthMm: 70, widthMm: 70, surface: 'aired' },
-    settings: { panC: 220, targetC: 53, cover: 'loose foil' },
+    targetC: 53,
+    method: { kind: 'pan sear', settings: { panC: 220, cover: 'loose foil' } },
     lateS: 0,
     off: [1, -2],
     outcome: { doneness: 'under', crust: 'good', notes: 'Rested nearly ten minutes on a cold tray. Warm the tray.' }
   }
 ]
 
-const GALLEY = kitInUse(READY_KITS[0].kit, {}, FIRST_REQUEST.panId, FIRST_REQUEST.ringId)
+const GALLEY = kitInUse(READY_KITS[0].kit, {}, FIRST_REQUEST.kit.pan.id, FIRST_REQUEST.kit.ring.id)
 const DAY_MS = 86_400_000
 /** Half past seven in the evening, in minutes. */
 const SERVICE_MINUTES = 19 * 60 + 30
@@ -114,16 +114,25 @@ export async function fillWithDemo(db: Knex, now = Date.now()): Promise<void> {
   const cooks = new CookRepository(db)
   if ((await cooks.list('')).length > 0) return
   for (const evening of EVENINGS) {
-    const request: PlanRequest = { ...FIRST_REQUEST, kit: GALLEY, ...evening.settings, piece: { ...FIRST_REQUEST.piece, ...evening.piece } }
-    const { way, plan, steps, spread, preheatS } = planned(request, evening.way)
+    const { targetC, method: by } = evening
+    const request: PlanRequest = {
+      ...FIRST_REQUEST,
+      kit: GALLEY,
+      piece: { ...FIRST_REQUEST.piece, ...evening.piece },
+      target: { ...FIRST_REQUEST.target, coreC: targetC },
+      method: by
+    }
+    const { method, setup } = setupOf(request)
+    const plan = planMethod(method, setup, targetC)
+    const preheatS = preheatsOf(request, plan.marks).first
+    const [, ...turns] = plan.marks
     const laidAt = Math.floor(now / DAY_MS) * DAY_MS - evening.daysAgo * DAY_MS + SERVICE_MINUTES * 60_000
     await cooks.add({
       id: evening.id,
       title: evening.title,
       createdAt: laidAt - 600_000,
       request,
-      way,
-      planned: plannedOf(plan, spread, preheatS)
+      planned: plannedOf(plan, spreadOf(method, setup, plan), preheatS)
     })
     const said = (
       name: string,
@@ -136,9 +145,13 @@ export async function fillWithDemo(db: Knex, now = Date.now()): Promise<void> {
     const tenth = (value: number): number => Math.round(value * 10) / 10
     const pulled = plan.pull.time + evening.lateS
     await cooks.addEvents(evening.id, [
-      said('lit', -(preheatS ?? 240), { kind: 'lit' }),
+      said('lit', -preheatS, { kind: 'lit' }),
       said('laid', 0, { kind: 'laid' }),
-      ...plan.turns.map((t, i) => said(`turn-${i + 1}`, t + evening.lateS * ((i + 1) / plan.turns.length), { kind: steps[i] })),
+      ...turns.map(({ from, stage }, i) =>
+        said(`turn-${i + 1}`, from + evening.lateS * ((i + 1) / turns.length), {
+          kind: stage === plan.marks[i].stage ? 'turned' : 'moved'
+        })
+      ),
       said('probe-1', 0.85 * plan.pull.time, { kind: 'reading', coreC: tenth(coreAt(plan, 0.85 * plan.pull.time) + evening.off[0]) }),
       said('probe-2', pulled - 8, { kind: 'reading', coreC: tenth(plan.pull.core + evening.off[0]) }),
       said('pulled', pulled, { kind: 'pulled' }),
@@ -147,33 +160,6 @@ export async function fillWithDemo(db: Knex, now = Date.now()): Promise<void> {
     ])
     await cooks.judge(evening.id, evening.outcome)
   }
-}
-
-type Course = readonly ('turned' | 'moved')[]
-interface PlannedEvening {
-  readonly way: Way | null
-  readonly plan: Plan & { readonly turns: readonly number[] }
-  /** What is done at each of the plan's turns. */
-  readonly steps: Course
-  readonly spread: Spread
-  readonly preheatS: number | null
-}
-
-function planned(request: PlanRequest, by: Evening['way']): PlannedEvening {
-  if (by === undefined) {
-    const setup = setupOf(request)
-    const plan = planPanSear(setup, request.targetC)
-    const preheatS = preheatSeconds(setup.settings.pan, setup.settings.ring, request.panC, request.room.temperatureC)
-    return { way: null, plan, steps: plan.turns.map(() => 'turned'), spread: planSpread(setup, plan), preheatS }
-  }
-  const { kind, dials } = by
-  const found = planFor(request, kind, dials)
-  if ('unsuited' in found) throw new Error(found.unsuited)
-  const [method, setup] = [METHODS[kind], setupFor(request, kind, dials)]
-  const { way, plan, preheatS } = begunBy(request, kind, dials, found.plan)
-  const marks = marksOf(method, setup, plan.free)
-  const steps = marks.slice(1).map((m, i) => (m.phase === marks[i].phase ? 'turned' : 'moved'))
-  return { way, plan, steps, spread: methodSpread(method, setup, plan), preheatS }
 }
 
 const coreAt = ({ history }: Plan, seconds: number): number => valueAt(history.time, history.core, seconds)

@@ -3,25 +3,24 @@
  * Node or in Chromium. Each is the median of several runs after a warm-up, with the
  * fastest beside it: on a shared machine the two can lie far apart.
  */
-import { SCALES } from '#core/doneness/scale'
+import { believe, drawMembers } from '#core/estimate/ensemble'
+import { trialOf } from '#core/estimate/trial'
 import { CONSTANTS } from '#core/heat/constants'
 import { KEEP_ENDS, run, type Run } from '#core/heat/program'
 import { KITCHEN } from '#core/kit/air'
 import { CUTS } from '#core/meat/cuts'
 import { isFlat, type Piece } from '#core/meat/piece'
 import type { MethodKind } from '#core/method/methods'
-import { panStages, panSubject } from '#core/method/panSear'
 import { roast } from '#core/method/roast'
+import { timelineOf } from '#core/method/timeline'
 import { USUAL_KIT, usualSettings } from '#core/method/usual'
-import { believe, drawMembers } from '#core/estimate/belief'
-import { compareMethods } from '#core/plan/compare'
+import { planMethod } from '#core/plan/plan'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
-import { planPanSear } from '#core/plan/panPlan'
-import { setupOf } from '#core/request/request'
-import { panTrialOf } from '#core/estimate/trial'
+import { setupOf } from '#core/request/setup'
+import { compare } from '#core/usecase/compare'
 
-const setup = setupOf(FIRST_REQUEST)
-const plan = planPanSear(setup, FIRST_REQUEST.targetC)
+const { method, setup } = setupOf(FIRST_REQUEST)
+const plan = planMethod(method, setup, FIRST_REQUEST.target.coreC)
 const settings = usualSettings(USUAL_KIT, 54)
 const SIX: readonly MethodKind[] = ['pan sear', 'sear then oven', 'oven then sear', 'two-zone grill', 'bath then sear', 'pot']
 
@@ -49,8 +48,9 @@ function report(name: string, budgetMs: number, { median, fastest }: Timing, out
   console.log(`${name.padEnd(52)} ${median.toFixed(1).padStart(7)} ms (fastest ${fastest.toFixed(1)}; budget ${budgetMs})  ${rate}`)
 }
 
-const subject = panSubject(setup)
-const stages = panStages(setup, plan.spells, 600)
+const subject = method.subject(setup, 'fine')
+const { heating, rest } = timelineOf(method, setup, plan.free)
+const stages = [...heating, rest(600)]
 report(
   'forward, 38 mm strip turned each minute, 10 min rest',
   5,
@@ -61,13 +61,13 @@ report(
 report(
   'backward: the pull for 54 °C',
   60,
-  timed(() => planPanSear(setup, 54), 15)
+  timed(() => planMethod(method, setup, 54), 15)
 )
 
 const log: Piece = { ...setup.piece, form: 'roast', thicknessMm: 110, weightG: 2200, lengthMm: 220 }
 const [cut] = CUTS
 const roasting = { piece: log, cut, room: KITCHEN, constants: CONSTANTS, flat: isFlat(log, cut), settings: settings.roast }
-const program = roast.program(roasting, 3 * 3600)
+const program = timelineOf(roast, roasting, 3 * 3600)
 const whole = roast.subject(roasting, 'fine')
 const threeHours = [...program.heating, program.rest(1800)]
 report(
@@ -80,12 +80,12 @@ report(
 report(
   'six methods compared on the strip',
   500,
-  timed(() => compareMethods(setup, settings, SIX, 54, SCALES[0]), 5)
+  timed(() => compare(FIRST_REQUEST, SIX), 5)
 )
 
 const reading = { time: plan.pull.time / 2, celsius: 20 }
 report(
   '200 draws, and one reading taken in',
   1000,
-  timed(() => believe(drawMembers(panTrialOf(setup, plan), 200, 1), [reading]), 3)
+  timed(() => believe(drawMembers(trialOf(method, setup, plan), 200, 1), [reading]), 3)
 )

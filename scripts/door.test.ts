@@ -53,4 +53,28 @@ describe('the door', () => {
     expect(code).toBe(2)
     expect(err).toMatch(why)
   })
+
+  it('many at once: one answer a line, in order, a refused line in its place, and the same as asked alone', () => {
+    const strip = JSON.parse(readFileSync(resolve(ROOT, STRIP), 'utf8')) as object
+    const lines = [
+      { do: 'plan', ...strip },
+      { do: 'plan', ...strip, target: { core: '99 °C' } },
+      { do: 'bake' },
+      { do: 'constructor' },
+      { do: 'compare', ...JSON.parse(readFileSync(resolve(ROOT, 'docs/examples/compare-strip.json'), 'utf8')) }
+    ].map(line => JSON.stringify(line))
+    const { code, out, err } = door(['batch', '-'], [...lines, '{ not JSON', '', '[]'].join('\n'))
+    expect(code).toBe(0)
+    expect(err).toBe('')
+    const answers = out
+      .trim()
+      .split('\n')
+      .map(line => JSON.parse(line) as { feasible?: boolean; methods?: unknown[]; problems?: { key: string }[] })
+    expect(answers).toHaveLength(7)
+    expect(answers[0]).toEqual(JSON.parse(door(['plan', STRIP]).out))
+    expect(answers.slice(1, 4).map(a => a.problems?.[0].key)).toEqual(['target.core', 'do', 'do'])
+    expect(answers[4].methods?.length).toBeGreaterThan(1)
+    expect(answers.slice(5).map(a => a.problems?.length)).toEqual([1, 1])
+    expect(door(['batch', 'nowhere.jsonl']).code).toBe(2)
+  })
 })

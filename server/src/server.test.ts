@@ -13,8 +13,8 @@ import { cutById } from '#core/meat/cuts'
 import type { Packet } from '#core/shop/larder'
 import { orderFor } from '#core/shop/orderSlip'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
-import { planPanSear } from '#core/plan/panPlan'
-import { setupOf } from '#core/request/request'
+import { planned as planOf } from '#core/plan/planned.fixture'
+import { by } from '#core/request/request'
 import { createApp } from './app'
 import { openDatabase } from './db/database'
 
@@ -24,7 +24,7 @@ const log = pino({ level: 'silent' })
 let db: Knex
 let app: Express
 
-const planned = plannedOf(planPanSear(setupOf(FIRST_REQUEST), FIRST_REQUEST.targetC), null, 210)
+const planned = plannedOf(planOf(FIRST_REQUEST).plan, null, 210)
 const cook = (id: string, title = 'Strip'): object => ({ id, title, createdAt: 1_750_000_000_000, request: FIRST_REQUEST, planned })
 const event = (id: string, at: number, rest: object): object => ({ id, at, entered: at, ...rest })
 
@@ -52,10 +52,10 @@ describe('a cook is kept', () => {
   })
 
   it('by another method, its dials checked, and it is among those that were read', async () => {
-    const way = { kind: 'sear then oven', dials: { ovenC: 190 }, free: 1200 }
+    const asked = by(FIRST_REQUEST, 'sear then oven', { ovenC: 190, turning: 'once' })
     await request(app)
       .post('/api/cooks')
-      .send({ ...cook('cook-oven'), way })
+      .send({ ...cook('cook-oven'), request: asked })
       .expect(201)
     await request(app)
       .post('/api/cooks/cook-oven/events')
@@ -69,11 +69,11 @@ describe('a cook is kept', () => {
       .expect(200)
     const { body } = await request(app).get('/api/cooks/read').expect(200)
     const read = (body as { cooks: CookRecord[] }).cooks.find(c => c.id === 'cook-oven')!
-    expect(read.way).toEqual(way)
+    expect(read.request).toEqual(asked)
     expect(read.events.map(e => e.kind)).toEqual(['laid', 'moved', 'reading'])
     const refused = await request(app)
       .post('/api/cooks')
-      .send({ ...cook('cook-wrong'), way: { ...way, dials: { bathC: 54 } } })
+      .send({ ...cook('cook-wrong'), request: { ...asked, method: { kind: 'sear then oven', settings: { bathC: 54 } } } })
       .expect(422)
     expect(JSON.stringify(refused.body)).toContain('bathC')
     await request(app).delete('/api/cooks/cook-oven').expect(204)
@@ -123,7 +123,7 @@ describe('what is wrong is told as problem details', () => {
   it('every key of a bad cook', async () => {
     const answer = await request(app)
       .post('/api/cooks')
-      .send({ ...cook('cook-bad'), request: { ...FIRST_REQUEST, panC: 900 }, extra: 1 })
+      .send({ ...cook('cook-bad'), request: by(FIRST_REQUEST, 'pan sear', { panC: 900 }), extra: 1 })
       .expect(422)
       .expect('content-type', /application\/problem\+json/)
     expect(answer.body).toMatchObject({ status: 422, instance: '/api/cooks' })

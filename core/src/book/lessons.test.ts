@@ -1,26 +1,20 @@
 /** What the Book teaches: cooks in an oven that is not what its dial says, read with a probe. */
 import { describe, expect, it } from 'vitest'
 import type { CookEvent } from '#core/session/events'
-import { begunBy } from '#core/session/way'
 import { valueAt } from '#core/heat/history'
 import { kitInUse, READY_KITS, type KitInUse } from '#core/kit/kit'
-import { planFor } from '#core/plan/everyMethod'
-import { planPanSear } from '#core/plan/panPlan'
-import { FIRST_REQUEST } from '#core/request/firstRequest'
 import type { Plan } from '#core/plan/plan'
-import { setupOf, type PlanRequest } from '#core/request/request'
+import { planned as planOf } from '#core/plan/planned.fixture'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
+import { by, type PlanRequest } from '#core/request/request'
 import { finish } from '#core/numerics/steps'
 import { lessons, MOST_COOKS } from './lessons'
 import { NO_OUTCOME, plannedOf, type CookRecord } from './record'
 
-const GALLEY = kitInUse(READY_KITS[0].kit, {}, FIRST_REQUEST.panId, FIRST_REQUEST.ringId)
+const GALLEY = kitInUse(READY_KITS[0].kit, {}, FIRST_REQUEST.kit.pan.id, FIRST_REQUEST.kit.ring.id)
 const HOUR = 3_600_000
 
-function planned(request: PlanRequest): Plan {
-  const found = planFor(request, 'sear then oven', { searSpells: 2, searS: 120 })
-  if ('unsuited' in found) throw new Error(found.unsuited)
-  return found.plan
-}
+const planned = (request: PlanRequest): Plan => planOf(request).plan
 
 /**
  * A steak seared and finished in an oven that is so much hotter than its dial, K, by a plan made with
@@ -28,10 +22,9 @@ function planned(request: PlanRequest): Plan {
  */
 function cooked(number: number, hotter: number, believed = 0, readAs: (celsius: number) => number = c => c): CookRecord {
   const kitWith = (offsetC: number): KitInUse => ({ ...GALLEY, oven: { ...GALLEY.oven!, offsetC } })
-  const request: PlanRequest = { ...FIRST_REQUEST, kit: kitWith(believed) }
+  const request = by({ ...FIRST_REQUEST, kit: kitWith(believed) }, 'sear then oven', { turning: 'once', searS: 120 })
   const plan = planned(request)
   const truth = planned({ ...request, kit: kitWith(hotter) })
-  const begun = begunBy(request, 'sear then oven', { searSpells: 2, searS: 120 }, plan)
   const laid = 1_750_000_000_000 + number * HOUR
   const at = (
     seconds: number,
@@ -46,14 +39,13 @@ function cooked(number: number, hotter: number, believed = 0, readAs: (celsius: 
     const seconds = share * Math.min(plan.pull.time, truth.pull.time)
     return at(seconds, { kind: 'reading', coreC: readAs(valueAt(truth.history.time, truth.history.core, seconds)) })
   }
-  const [turn, move] = begun.plan.turns
+  const [, turn, move] = plan.marks.map(m => m.from)
   return {
     id: `cook-${number}`,
     title: 'Strip',
     createdAt: laid,
     request,
-    way: begun.way,
-    planned: plannedOf(begun.plan, null, begun.preheatS),
+    planned: plannedOf(plan, null, 240),
     events: [
       at(0, { kind: 'laid' }),
       at(turn, { kind: 'turned' }),
@@ -83,9 +75,10 @@ describe('what the Book teaches', () => {
   })
 
   it('of a cook in the pan alone only the pan is learned', () => {
-    const { way: _, ...by } = cooked(0, 0)
-    const plan = planPanSear(setupOf(by.request), by.request.targetC)
-    const [laid] = by.events
+    const other = cooked(0, 0)
+    const request = by(other.request, 'pan sear')
+    const plan = planned(request)
+    const [laid] = other.events
     const at = (seconds: number) => ({
       id: `pan-event-${Math.round(seconds)}`,
       at: laid.at + 1000 * seconds,
@@ -94,12 +87,12 @@ describe('what the Book teaches', () => {
     const read = 0.8 * plan.pull.time
     const events: CookEvent[] = [
       laid,
-      ...plan.turns.map(t => ({ ...at(t), kind: 'turned' as const })),
+      ...plan.marks.slice(1).map(m => ({ ...at(m.from), kind: 'turned' as const })),
       { ...at(read + 1), kind: 'reading', coreC: valueAt(plan.history.time, plan.history.core, read + 1) },
       { ...at(plan.pull.time + 2), kind: 'pulled' },
       { ...at(plan.carve.time + 9), kind: 'carved' }
     ]
-    expect(learned([{ ...by, way: null, events }]).map(l => [l.shelf, l.id, l.cooks])).toEqual([['pans', by.request.panId, 1]])
+    expect(learned([{ ...other, request, events }]).map(l => [l.shelf, l.id, l.cooks])).toEqual([['pans', request.kit.pan.id, 1]])
   })
 
   it('what was already planned with does not count twice', () => {

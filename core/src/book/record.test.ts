@@ -1,12 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import type { CookEvent } from '#core/session/events'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
-import { planPanSear } from '#core/plan/panPlan'
-import { setupOf } from '#core/request/request'
+import { planned as planOf } from '#core/plan/planned.fixture'
 import { plannedOf, seenOf } from './record'
 
 describe('what goes into the book', () => {
-  const plan = planPanSear(setupOf(FIRST_REQUEST), FIRST_REQUEST.targetC)
+  const { plan } = planOf(FIRST_REQUEST)
   const planned = plannedOf(plan, null, 212.34)
   const T0 = 1_750_000_000_000
   const event = (kind: 'laid' | 'pulled' | 'carved', s: number): CookEvent => ({

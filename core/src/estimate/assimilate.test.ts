@@ -1,28 +1,22 @@
 /** A probe in the meat: truths drawn from the stated unknowns, cooked, read, and the forecast made again. */
 import { describe, expect, it } from 'vitest'
 import { valueAt } from '#core/heat/history'
-import { KEEP_ALL, run } from '#core/heat/program'
-import { panStages, panSubject, type Spell } from '#core/method/panSear'
-import { stripSetup } from '#core/method/setups.fixture'
-import { drawUnknowns, withUnknowns } from './belief'
-import { heed } from './heed'
-import { planPanSear } from '#core/plan/panPlan'
+import { asked, planned } from '#core/plan/planned.fixture'
 import { Randomness } from '#core/numerics/random'
+import { asPlanned, onTheHeat } from './done.fixture'
+import { drawUnknowns, READING_SD, withUnknowns, type Reading } from './prior'
+import { assimilateUnderWay, planUnderWay, type UnderWay } from './underWay'
 
-const setup = stripSetup({ thicknessMm: 34 })
-const plan = planPanSear(setup, 54)
-const upTo = (seconds: number): Spell[] => {
-  const spells: Spell[] = []
-  let left = seconds
-  for (const s of plan.spells) {
-    if (left <= 0) break
-    spells.push({ ...s, seconds: Math.min(left, s.seconds) })
-    left -= s.seconds
-  }
-  return spells
-}
+const strip = { thicknessMm: 34, weightG: 391, lengthMm: 160, widthMm: 85 }
+const { method, setup, plan } = planned(asked('pan sear', {}, strip))
+const heed = (at: number, readings: readonly Reading[]) =>
+  assimilateUnderWay(method, setup, 54, onTheHeat(asPlanned(plan, at)), readings, plan.free)
+const planFrom = (of: typeof setup, at: number): UnderWay => planUnderWay(method, of, 54, onTheHeat(asPlanned(plan, at)), plan.free)
+/** A piece as it truly is, cooked by some plan's clock. */
+const cooked = (truth: typeof setup, by: Pick<UnderWay, 'marks' | 'pull'>): UnderWay =>
+  planUnderWay(method, truth, 54, onTheHeat(asPlanned(by, by.pull.time), { off: true }), plan.free)
 
-describe('a forecast that heeds the probe', () => {
+describe('a forecast that goes by the probe', () => {
   it('ends nearer to the target than the plan would, over truths drawn from what is not known', () => {
     const random = new Randomness(5)
     const at = 0.6 * plan.pull.time
@@ -30,13 +24,11 @@ describe('a forecast that heeds the probe', () => {
     const CASES = 12
     for (let i = 0; i < CASES; i++) {
       const truth = withUnknowns(setup, drawUnknowns(random))
-      const cooked = run(panSubject(truth), panStages(truth, plan.spells, 600), KEEP_ALL)
-      const reading = { time: at, celsius: valueAt(cooked.history.time, cooked.history.core, at) + 0.5 * random.normal() }
-      const heeded = heed(setup, 54, upTo(at), [reading], plan.pull.time)
-      const again = planPanSear(heeded.setup, 54, upTo(at))
-      const end = run(panSubject(truth), panStages(truth, again.spells, 1200), KEEP_ALL).peak.core
-      withProbe += Math.abs(end - 54)
-      byClock += Math.abs(cooked.peak.core - 54)
+      const clocked = cooked(truth, plan)
+      const reading = { time: at, celsius: valueAt(clocked.history.time, clocked.history.core, at) + READING_SD * random.normal() }
+      const again = planFrom(heed(at, [reading]).setup, at)
+      withProbe += Math.abs(cooked(truth, again).peak.core - 54)
+      byClock += Math.abs(clocked.peak.core - 54)
     }
     expect(withProbe).toBeLessThan(0.55 * byClock)
     expect(withProbe / CASES).toBeLessThan(2.2)
@@ -44,26 +36,26 @@ describe('a forecast that heeds the probe', () => {
 
   it('a reading just as expected changes next to nothing; without one nothing changes', () => {
     const at = 0.5 * plan.pull.time
-    const same = heed(setup, 54, upTo(at), [{ time: at, celsius: valueAt(plan.history.time, plan.history.core, at) }], plan.pull.time)
+    const same = heed(at, [{ time: at, celsius: valueAt(plan.history.time, plan.history.core, at) }])
     expect(Math.abs(same.thickerMm)).toBeLessThan(1)
-    expect(planPanSear(same.setup, 54, upTo(at)).pull.time / plan.pull.time).toBeCloseTo(1, 1)
-    expect(heed(setup, 54, upTo(at), [], plan.pull.time)).toMatchObject({ setup, thickerMm: 0, contact: 1, expectedC: null })
+    expect(planFrom(same.setup, at).pull.time / plan.pull.time).toBeCloseTo(1, 1)
+    expect(heed(at, [])).toMatchObject({ setup, thickerMm: 0, contact: 1, expectedC: null })
   })
 
   it('a cold reading means a thicker piece and more time, and narrows what may come', () => {
     const at = 0.6 * plan.pull.time
     const expected = valueAt(plan.history.time, plan.history.core, at)
-    const cold = heed(setup, 54, upTo(at), [{ time: at, celsius: expected - 5 }], plan.pull.time)
-    const none = heed(setup, 54, upTo(at), [], plan.pull.time)
+    const cold = heed(at, [{ time: at, celsius: expected - 5 }])
+    const none = heed(at, [])
     expect(cold.thickerMm).toBeGreaterThan(0.3)
-    expect(planPanSear(cold.setup, 54, upTo(at)).pull.time).toBeGreaterThan(plan.pull.time + 20)
+    expect(planFrom(cold.setup, at).pull.time).toBeGreaterThan(plan.pull.time + 20)
     expect(cold.later - cold.sooner).toBeLessThan(0.8 * (none.later - none.sooner))
   })
 
   it('a probe in the fat or in the pan is not believed', () => {
     const at = 0.5 * plan.pull.time
-    const wild = heed(setup, 54, upTo(at), [{ time: at, celsius: 75 }], plan.pull.time)
-    expect(wild.unheeded).toHaveLength(1)
+    const wild = heed(at, [{ time: at, celsius: 75 }])
+    expect(wild.rejected).toHaveLength(1)
     expect(wild.setup).toBe(setup)
   })
 })

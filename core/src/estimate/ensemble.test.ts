@@ -1,15 +1,14 @@
 /** The ranges the planner states are honest, and one reading already helps much. */
 import { describe, expect, it } from 'vitest'
-import { stripSetup } from '#core/method/setups.fixture'
-import { believe, drawMembers, READING_SD, withUnknowns } from './belief'
-import { planPanSear } from '#core/plan/panPlan'
+import { asked, planned } from '#core/plan/planned.fixture'
+import { believe, drawMembers } from './ensemble'
+import { READING_SD, withUnknowns } from './prior'
 import { Randomness } from '#core/numerics/random'
 import { solveFree } from '#core/plan/search'
-import { panTrialOf } from './trial'
+import { trialOf } from './trial'
 
-const setup = stripSetup()
-const plan = planPanSear(setup, 54)
-const trial = panTrialOf(setup, plan)
+const { method, setup, plan } = planned(asked('pan sear', {}, { weightG: 437, lengthMm: 160, widthMm: 85 }))
+const trial = trialOf(method, setup, plan)
 // Enough of both that what is left to chance is a per cent or two.
 const members = drawMembers(trial, 2000, 5)
 const prior = believe(members, [])

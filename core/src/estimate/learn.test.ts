@@ -1,16 +1,17 @@
 /** What finished cooks teach of a pan, against kitchens whose truth is known because it was drawn. */
 import { describe, expect, it } from 'vitest'
-import { stripSetup } from '#core/method/setups.fixture'
-import { drawMembers, EIGHTY, PRIOR, READING_SD, withUnknowns } from './belief'
+import { asked, planned } from '#core/plan/planned.fixture'
+import { drawMembers } from './ensemble'
+import { EIGHTY, PRIOR, READING_SD, withUnknowns } from './prior'
 import { learning, type FinishedCook, type Learned } from './learn'
-import { planPanSear } from '#core/plan/panPlan'
 import { Randomness } from '#core/numerics/random'
 import { finish } from '#core/numerics/steps'
-import { panTrialOf } from './trial'
+import { trialOf } from './trial'
 
-const setup = stripSetup({ thicknessMm: 25 }, { turning: 'once' })
-const plan = planPanSear(setup, 54)
-const trial = panTrialOf(setup, plan)
+const { method, setup, plan } = planned(
+  asked('pan sear', { turning: 'once' }, { thicknessMm: 25, weightG: 288, lengthMm: 160, widthMm: 85 })
+)
+const trial = trialOf(method, setup, plan)
 const NONE = { mean: 0, sd: 0 }
 const NOTHING = { thickness: NONE, start: NONE, contact: NONE, air: NONE, heat: NONE }
 

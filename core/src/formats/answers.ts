@@ -185,3 +185,6 @@ function simulated(given: Parameters<typeof simulate>[0]): ReturnType<typeof sim
     throw error
   }
 }
+
+/** By what is asked for. */
+export const ANSWERS = { plan: answerPlan, compare: answerCompare, simulate: answerSimulate } as const

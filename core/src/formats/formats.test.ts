@@ -4,14 +4,12 @@ import { plannedOf } from '#core/book/record'
 import { OWN, SCALES } from '#core/doneness/scale'
 import { kitInUse, READY_KITS } from '#core/kit/kit'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
-import { planPanSear } from '#core/plan/panPlan'
-import { setupOf } from '#core/request/request'
-import { answerCompare, answerPlan } from './answers'
-import { answerSimulate } from './simulate'
-import { parseEvents, parseNewCook, parseOutcome } from './cookSchema'
-import { parseKit } from './kitSchema'
+import { parseEvents, parseNewCook, parseOutcome } from '#core/book/cookSchema'
+import { parseKit } from '#core/kit/kitSchema'
+import { planned as planOf } from '#core/plan/planned.fixture'
+import { answerCompare, answerPlan, answerSimulate } from './answers'
 import { InvalidInputError, type Problem } from '#core/input/problem'
-import { parseRequest } from './requestSchema'
+import { parseRequest } from '#core/request/schema'
 
 const EXAMPLES = new URL('../../../docs/examples/', import.meta.url)
 const read = (name: string): Record<string, unknown> => JSON.parse(readFileSync(new URL(name, EXAMPLES), 'utf8')) as Record<string, unknown>
@@ -155,39 +153,29 @@ describe('what cannot be had is an answer, with the nearest that can', () => {
 })
 
 describe('what the server takes', () => {
-  const setup = setupOf(FIRST_REQUEST)
-  const planned = plannedOf(planPanSear(setup, FIRST_REQUEST.targetC), null, 210)
-  const cook = { id: 'abcdef12', title: 'Strip', createdAt: 1, request: FIRST_REQUEST, way: null, planned }
+  const planned = plannedOf(planOf(FIRST_REQUEST).plan, null, 210)
+  const cook = { id: 'abcdef12', title: 'Strip', createdAt: 1, request: FIRST_REQUEST, planned }
 
   it('a cook as the app makes it', () => {
     expect(parseNewCook(JSON.parse(JSON.stringify(cook)))).toEqual(cook)
     expect(JSON.stringify(cook).length).toBeLessThan(20_000)
-    // As it was written before there was another way than the pan.
-    const { way: _, ...older } = cook
-    expect(parseNewCook(older)).toEqual(cook)
   })
 
-  it('a cook by another method with its dials; a dial that method has not, or out of range, is named', () => {
-    const way = { kind: 'roast', dials: { ovenC: 160, searS: 0 }, free: 3600 }
-    expect(parseNewCook({ ...cook, way }).way).toEqual(way)
+  it('a setting that the method has not, or that cannot stand there, is named with its range', () => {
+    const by = (kind: string, settings: object): unknown => ({ ...FIRST_REQUEST, method: { kind, settings } })
     for (const [wrong, key] of [
-      [{ ...way, dials: { bathC: 55 } }, 'bathC'],
-      [{ ...way, dials: { ovenC: 900 } }, 'ovenC'],
-      [{ ...way, dials: { ovenC: '160' } }, 'ovenC']
-    ] as const) {
-      const [problem] = problems(() => parseNewCook({ ...cook, way: wrong }))
-      expect(problem.key).toBe('way.dials')
-      expect(problem.message).toContain(key)
-    }
-    expect(problems(() => parseNewCook({ ...cook, way: { ...way, kind: 'boiled' } }))[0].key).toBe('way.kind')
-    expect(problems(() => parseNewCook({ ...cook, way: { ...way, free: -1 } }))[0].key).toBe('way.free')
-  })
-
-  it('a request out of range names field and range', () => {
-    const [found] = problems(() => parseRequest({ ...FIRST_REQUEST, panC: 900 }))
-    expect(found).toMatchObject({ key: 'panC', value: 900, range: [120, 300] })
-    expect(problems(() => parseRequest({ ...FIRST_REQUEST, rest: { kind: 'clock' } }))[0].key).toBe('rest.seconds')
-    expect(problems(() => parseRequest({ ...FIRST_REQUEST, panC: NaN }))[0].key).toBe('panC')
+      [by('roast', { bathC: 55 }), 'method.settings.bathC'],
+      [by('roast', { ovenC: 900 }), 'method.settings.ovenC'],
+      [by('roast', { ovenC: '160' }), 'method.settings.ovenC'],
+      [by('roast', { ovenC: NaN }), 'method.settings.ovenC'],
+      [by('roast', { rest: { kind: 'clock' } }), 'method.settings.rest'],
+      [by('roast', { turning: 'now and then' }), 'method.settings.turning'],
+      [by('pot', { topUps: [{ at: -1, litres: 1 }] }), 'method.settings.topUps'],
+      [by('boiled', {}), 'method.kind']
+    ] as const)
+      expect(problems(() => parseRequest(wrong)).map(p => p.key)).toContain(key)
+    const [found] = problems(() => parseRequest(by('pan sear', { panC: 900 })))
+    expect(found).toMatchObject({ key: 'method.settings.panC', value: 900, range: [120, 300] })
     expect(problems(() => parseRequest(null)).length).toBeGreaterThan(0)
   })
 
@@ -237,11 +225,11 @@ describe('a kit and a scale of one’s own', () => {
   it('a request brings its own pan and its own scale, or is told that they are missing', () => {
     const kit = kitInUse(READY_KITS[1].kit, {}, '', '')
     const own = { ...SCALES[0], id: OWN, name: 'Mine' }
-    const request = { ...FIRST_REQUEST, kit, panId: kit.pan.id, ringId: kit.ring.id, scaleId: OWN, ownScale: own }
+    const request = { ...FIRST_REQUEST, kit, target: { coreC: 54, scaleId: OWN, ownScale: own } }
     expect(parseRequest(JSON.parse(JSON.stringify(request)))).toEqual(request)
-    expect(() => parseRequest({ ...request, panId: 'gone' })).toThrow(/panId: There is no pan “gone” in the kit/)
-    expect(() => parseRequest({ ...request, ownScale: undefined })).toThrow(/ownScale: This is missing/)
+    expect(() => parseRequest({ ...request, kit: { ...kit, pan: undefined } })).toThrow(/kit.pan.id: This needs an id/)
+    expect(() => parseRequest({ ...request, target: { coreC: 54, scaleId: OWN } })).toThrow(/ownScale: This is missing/)
     const crossed = { ...own, bands: own.bands.map((b, i) => (i === 2 ? { ...b, aim: 61 } : b)) }
-    expect(() => parseRequest({ ...request, ownScale: crossed })).toThrow(/medium rare.*inside its own band/)
+    expect(() => parseRequest({ ...request, target: { ...request.target, ownScale: crossed } })).toThrow(/medium rare.*inside its own band/)
   })
 })

@@ -1,32 +1,42 @@
 /** Nothing is lost on the way: energy and water, and no answer that hangs on grid or step. */
 import { describe, expect, it } from 'vitest'
-import { rested, type Resting } from './method'
-import { panStages, panSubject, type Spell } from './panSear'
+import type { Resting } from './method'
+import { panSear } from './panSear'
 import { roast } from './roast'
 import { searThenOven } from './searThenOven'
 import { logSetup, stripSetup } from './setups.fixture'
+import { rested, restAfter, spellOf, timelineOf, type Down, type Spell } from './timeline'
 import { USUAL_KIT, usualSettings } from './usual'
 import { DEFAULT_RESOLUTION, END_RESOLUTION, mirroredGrid, ROUND_RESOLUTION, slabGrid, type Resolution } from '#core/heat/grid'
 import { DEFAULT_STEPS, KEEP_ENDS, run } from '#core/heat/program'
 import type { Piece } from '#core/meat/piece'
 
-const SPELLS: readonly Spell[] = [
-  { state: 'first down', seconds: 300 },
-  { state: 'second down', seconds: 240 },
-  { state: 'lifted', seconds: 40 },
-  { state: 'first down', seconds: 60 }
+type Lain = readonly [where: Down | 'out', seconds: number]
+const LAIN: readonly Lain[] = [
+  ['first', 300],
+  ['second', 240],
+  ['out', 40],
+  ['first', 60]
 ]
+/** In the pan by hand, and then rested. */
+function byHand(setup: ReturnType<typeof stripSetup>, lain: readonly Lain[], restS: number): Spell[] {
+  const { heating, rest } = panSear.program(setup, 600)
+  const spells = lain.map(([where, seconds], i) =>
+    where === 'out' ? spellOf(rest(seconds), 'out', 'second', seconds) : spellOf(heating[0], 0, where, seconds, i === 0)
+  )
+  return [...spells, restAfter(spells, rest)(restS)]
+}
 
 describe.each([
   ['patted, on a cast-iron pan', stripSetup({ thicknessMm: 30 })],
   ['wet, in a thin pan', stripSetup({ thicknessMm: 30, surface: 'wet', startC: 12 })]
 ])('%s, seared, turned, lifted and rested', (_, setup) => {
-  const subject = panSubject(setup)
+  const subject = panSear.subject(setup, 'fine')
   const film = 2 * subject.start.film
   const thickness = setup.piece.thicknessMm / 1000
-  const stages = panStages(setup, SPELLS, 900)
+  const stages = byHand(setup, LAIN, 900)
   const { body } = run(subject, stages, KEEP_ENDS)
-  const before = run(subject, panStages(setup, [], 0), KEEP_ENDS).body
+  const before = run(subject, [], KEEP_ENDS).body
 
   it('what came in is what is there and what left: energy within 0.1 % of the heat that came in', () => {
     const { heatIn, latentOut, carriedOut } = body.ledger
@@ -66,12 +76,9 @@ describe('the core does not hang on the resolution', () => {
     const setup = stripSetup({ thicknessMm: mm, weightG: 30 * mm }, { turning })
     const whole = 120 * Math.max(1, Math.round((660 * (mm / 30) ** 1.5) / 120))
     const each = turning === 'once' ? whole / 2 : 60
-    const spells = Array.from({ length: whole / each }, (_, i): Spell => ({
-      state: i % 2 === 0 ? 'first down' : 'second down',
-      seconds: each
-    }))
-    const subject = panSubject(setup)
-    const stages = panStages(setup, spells, 900)
+    const lain = Array.from({ length: whole / each }, (_, i): Lain => [i % 2 === 0 ? 'first' : 'second', each])
+    const subject = panSear.subject(setup, 'fine')
+    const stages = byHand(setup, lain, 900)
     const coarse = run(subject, stages, KEEP_ENDS)
     const fine = run({ ...subject, grid: slabGrid(mm / 1000, halved(DEFAULT_RESOLUTION)) }, stages, KEEP_ENDS, HALF_STEPS)
     expect(Math.abs(coarse.peak.core - fine.peak.core)).toBeLessThan(0.2)
@@ -85,7 +92,7 @@ describe('the core does not hang on the resolution', () => {
   ] as const
   it.each(logs)('a log of %d mm, %d times as long, %d min in the oven: nor in radius and height', (mm, times, minutes) => {
     const setup = logSetup(mm, times)
-    const { heating, rest } = roast.program(setup, minutes * 60)
+    const { heating, rest } = timelineOf(roast, setup, minutes * 60)
     const stages = [...heating, rest(1200)]
     const subject = roast.subject(setup, 'fine')
     const { radial, axial } = subject.grid
@@ -113,7 +120,7 @@ describe('a log is carried in long steps', () => {
     (mm, times, ovenC, minutes) => {
       const setup = logSetup(mm, times)
       const of = { ...setup, settings: { ...setup.settings, ovenC } }
-      const { heating, rest } = roast.program(of, minutes * 60)
+      const { heating, rest } = timelineOf(roast, of, minutes * 60)
       const subject = roast.subject(of, 'coarse')
       const usual = run(subject, [...heating, rest(1200)], KEEP_ENDS)
       const fine = run(subject, [...heating, rest(1200)], KEEP_ENDS, TENTH)
@@ -129,7 +136,7 @@ describe('nothing hangs on the last degree of a dial', () => {
   const answers = Array.from({ length: 13 }, (_, i) => {
     const settings = { ...usualSettings(USUAL_KIT, 54)['sear then oven'], panC: 155 + 5 * i }
     const of = { ...setup, settings }
-    const { heating, rest } = searThenOven.program(of, 900)
+    const { heating, rest } = timelineOf(searThenOven, of, 900)
     return run(searThenOven.subject(of, 'coarse'), [...heating, rest(1200)], KEEP_ENDS).peak.core
   })
 
@@ -142,11 +149,10 @@ describe('nothing hangs on the last degree of a dial', () => {
 })
 
 describe('how much rest counts', () => {
-  const seconds = (stage: { readonly end: object }): number => (stage.end as { after: number }).after
   const last = (piece: Partial<Piece>, resting: Partial<Resting>): number => {
     const setup = logSetup(60, 3)
     const of = { ...setup, piece: { ...setup.piece, ...piece }, settings: { ...setup.settings, ...resting } }
-    return seconds(rested(roast.program(of, 3600), of).at(-1)!)
+    return rested(timelineOf(roast, of, 3600), of).at(-1)!.seconds
   }
 
   it('of a joint until it is carved, by the clock or after half an hour; of a steak, and in a fridge, all of it', () => {

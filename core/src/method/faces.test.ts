@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { stripSetup } from './setups.fixture'
-import { panSubject } from './panSear'
+import { panSear } from './panSear'
 import { burnerHolding, hottestPan, panLump, PANS, preheatSeconds, RINGS } from '#core/kit/pan'
 import { BoilingCurve } from '#core/heat/boilingCurve'
 import { between, type AirFace, type Face } from '#core/heat/faces'
@@ -15,7 +15,7 @@ const DRY_AIR = 0.009
 
 function inAir(air: Partial<AirFace> & { air: number }, seconds: number, surface: 'wet' | 'aired' = 'wet', thicknessMm = 50): Run {
   const face: Face = { kind: 'air', walls: air.air, convection: 10, emissivity: 0.9, vapour: DRY_AIR, ...air }
-  const subject = { ...panSubject(stripSetup({ thicknessMm, surface })), lumps: [] }
+  const subject = { ...panSear.subject(stripSetup({ thicknessMm, surface }), 'fine'), lumps: [] }
   return run(subject, [{ name: 'air', end: { after: seconds }, faces: between(face, face) }], { ...KEEP_ENDS, every: 30 })
 }
 
@@ -132,7 +132,7 @@ describe('extremes answer, and with numbers', () => {
         fc.integer({ min: 5, max: 900 }),
         (thicknessMm, startC, panC, surface, seconds) => {
           const setup = stripSetup({ thicknessMm, startC, surface }, { panC })
-          const subject = panSubject(setup)
+          const subject = panSear.subject(setup, 'fine')
           const hot: Face = { kind: 'metal', lump: 0, contact: setup.constants.panContact }
           const cold: Face = { kind: 'air', air: 22, walls: 22, convection: 6, emissivity: 0.9, vapour: DRY_AIR }
           const burner = burnerHolding(setup.settings.pan, setup.settings.ring, panC, 22)
@@ -154,7 +154,7 @@ describe('extremes answer, and with numbers', () => {
 
   it('a night in a bath: everywhere the temperature of the water, and no hotter', () => {
     const bath: Face = { kind: 'fixed', at: 57, conductance: 150 }
-    const subject = { ...panSubject(stripSetup({ thicknessMm: 80 })), lumps: [] }
+    const subject = { ...panSear.subject(stripSetup({ thicknessMm: 80 }), 'fine'), lumps: [] }
     const { body } = run(subject, [{ name: 'bath', end: { after: 86_400 }, faces: between(bath, bath) }], KEEP_ENDS)
     for (const T of body.temperature) expect(T).toBeCloseTo(57, 2)
   })

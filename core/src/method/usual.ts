@@ -9,7 +9,7 @@ import { OVENS } from '#core/kit/oven'
 import { PANS, RINGS } from '#core/kit/pan'
 import type { Resting } from './method'
 import type { SettingsOf } from './methods'
-import type { Searing } from './parts'
+import type { InAPan, Searing } from './parts'
 
 /** One of everything. */
 export type FullKit = { readonly [K in keyof KitInUse]: NonNullable<KitInUse[K]> }
@@ -39,20 +39,20 @@ const HOT_BY = 18
 
 /** @param targetC peak wanted at the core, °C */
 export function usualSettings(kit: FullKit, targetC: number): SettingsOf {
-  const sear = (searS: number, panC: number): Searing & Resting => ({
+  const pan = (panC: number): InAPan & Resting => ({
     pan: kit.pan,
     ring: kit.ring,
     panC,
-    searS,
     turning: 'once',
     fatEdgeS: 0,
     basted: false,
     ...RESTING
   })
+  const sear = (searS: number, panC: number): Searing & Resting => ({ ...pan(panC), searS })
   const zones = { ...RESTING, grill: kit.grill, lidC: 150, order: 'direct first', turning: 'once', covered: false } as const
   const bath = { machine: kit.bath, bathC: bathAt(targetC), holdS: 0, coolS: 0 }
   return {
-    'pan sear': { ...sear(0, 215), turning: 'every 60 s' },
+    'pan sear': { ...pan(215), turning: 'every 60 s' },
     'sear then oven': { ...sear(240, 215), turning: 'twice a side', oven: kit.oven, ovenC: 190, standing: 'rack' },
     'oven then sear': { ...sear(120, 230), oven: kit.oven, ovenC: 120 },
     roast: { ...sear(240, 215), oven: kit.oven, ovenC: 180, cover: 'loose foil' },

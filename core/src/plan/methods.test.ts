@@ -13,7 +13,8 @@ import { endsAlike, type Setup } from '#core/method/setup'
 import { USUAL_KIT, usualSettings } from '#core/method/usual'
 import { waterAtStart } from '#core/method/pot'
 import { InfeasibleError, planMethod, type Plan } from './plan'
-import { misjudged } from './compare'
+import { timelineOf } from '#core/method/timeline'
+import { misjudged } from './misjudged'
 
 const STEAK: Piece = { cutId: 'strip', count: 1, thicknessMm: 38, weightG: 450, lengthMm: 160, widthMm: 90, startC: 5, surface: 'patted' }
 const LOG: Piece = { ...STEAK, cutId: 'fillet', form: 'roast', thicknessMm: 60, weightG: 550, lengthMm: 185, widthMm: 60 }
@@ -34,7 +35,7 @@ describe.each(METHOD_KINDS)('%s', kind => {
   const setup = setupFor(kind, piece)
   const method = methodOf(kind)
   const subject = method.subject(setup, 'coarse')
-  const program = method.program(setup, method.guess(setup))
+  const program = timelineOf(method, setup, method.guess(setup))
   const { body } = run(subject, [...program.heating, program.rest(900)], KEEP_ENDS)
   const before = run(subject, [], KEEP_ENDS).body
 
@@ -105,7 +106,7 @@ describe('what cooks know of the methods', () => {
     expect(waterAtStart(setupFor('pot', STEAK))).toBeGreaterThan(78)
     const water = (lid: boolean): number => {
       const setup = setupFor('pot', STEAK, { lid })
-      const { heating } = METHODS.pot.program(setup, 1800)
+      const { heating } = timelineOf(METHODS.pot, setup, 1800)
       return run(METHODS.pot.subject(setup, 'coarse'), heating, KEEP_ENDS).history.plate.at(-1)!
     }
     expect(water(false)).toBeLessThan(water(true) - 3)
@@ -179,7 +180,7 @@ describe('extremes answer with numbers or refuse, and never hang', () => {
           const method = methodOf(kind)
           const [low, high] = method.bounds(setup)
           const free = Math.min(high, Math.max(low, method.guess(setup)))
-          const program = method.program(setup, free)
+          const program = timelineOf(method, setup, free)
           const { history, body } = run(method.subject(setup, 'coarse'), [...program.heating, program.rest(600)], {
             ...KEEP_ENDS,
             every: 60
@@ -198,7 +199,7 @@ describe('extremes answer with numbers or refuse, and never hang', () => {
   it.each(['roast', 'in pastry'] as const)('%s: the middle alone, which the search runs, tells the core of the whole log', kind => {
     const setup = setupFor(kind, { ...LOG, lengthMm: 4 * LOG.thicknessMm, weightG: 700 }, {})
     // About as long as medium rare takes.
-    const program = methodOf(kind).program(setup, (kind === 'roast' ? 28 : 40) * 60)
+    const program = timelineOf(methodOf(kind), setup, (kind === 'roast' ? 28 : 40) * 60)
     const stages = [...program.heating, program.rest(1200)]
     const whole = run(methodOf(kind).subject(setup, 'fine'), stages, KEEP_ENDS)
     const middle = run(methodOf(kind).subject(setup, 'coarse'), stages, KEEP_ENDS, COARSE_STEPS)
@@ -211,7 +212,7 @@ describe('extremes answer with numbers or refuse, and never hang', () => {
   it.each(['roast', 'in pastry'] as const)('%s: every degree more in the oven leaves it a little further done, never by a jump', kind => {
     const peaks = Array.from({ length: 9 }, (_, i) => {
       const setup = setupFor(kind, LOG, { ovenC: 195 + i })
-      const { heating, rest } = methodOf(kind).program(setup, (kind === 'roast' ? 28 : 48) * 60)
+      const { heating, rest } = timelineOf(methodOf(kind), setup, (kind === 'roast' ? 28 : 48) * 60)
       return run(methodOf(kind).subject(setup, 'fine'), [...heating, rest(1200)], KEEP_ENDS).peak.core
     })
     const mean = (peaks[8] - peaks[0]) / 8
@@ -224,7 +225,7 @@ describe('extremes answer with numbers or refuse, and never hang', () => {
 
   it.each([40, 400])('a whole day of air at %d °C', celsius => {
     const setup = setupFor('roast', LOG, { searS: 0, ovenC: celsius })
-    const program = methodOf('roast').program(setup, 24 * 3600)
+    const program = timelineOf(methodOf('roast'), setup, 24 * 3600)
     const { body } = run(methodOf('roast').subject(setup, 'coarse'), program.heating, KEEP_ENDS)
     for (const T of body.temperature) {
       expect(T).toBeGreaterThan(25)

@@ -9,6 +9,7 @@ import { boilingPoint } from '#core/heat/vapour'
 import type { Method, Phase, Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
 import { AFTERWARDS, openSpells, rested, restSeconds, secondsOf, timelineOf, type Spell, type Timeline } from '#core/method/timeline'
+import { bandEnd, bandOf, type Scale } from '#core/doneness/scale'
 import { lethality, REFERENCES } from '#core/safety/lethality'
 import { PAST_PEAK, solveFree, type Solved, type WarmStart } from './search'
 
@@ -273,6 +274,12 @@ export function marksOf(heating: readonly Spell[]): Mark[] {
 function girthOf(fields: readonly Field[], geometry: CutGeometry): readonly (readonly number[])[] | null {
   const across = fields.map(f => acrossMiddle(f, geometry))
   return across.some(a => a === null) ? null : across.map(a => a ?? [])
+}
+
+/** How late the pull may be before the peak leaves its band of doneness, s; null where no lateness does that. */
+export function mayBeLate({ peak, peakRate }: Pick<Plan, 'peak' | 'peakRate'>, scale: Scale): number | null {
+  const end = bandEnd(scale, bandOf(scale, peak.core))
+  return end === Infinity || peakRate <= 0 ? null : Math.max(0, (end - peak.core) / peakRate)
 }
 
 /** The pan or pot, but only while the piece is in it. */

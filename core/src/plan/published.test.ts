@@ -7,13 +7,16 @@ import { CONSTANTS } from '#core/heat/constants'
 import { between, type Face } from '#core/heat/faces'
 import { KEEP_ENDS, run } from '#core/heat/program'
 import { KITCHEN, openAir } from '#core/kit/air'
-import { panSubject } from '#core/method/panSear'
-import { planPanSear } from './panPlan'
+import { panSear } from '#core/method/panSear'
 import { stripSetup } from '#core/method/setups.fixture'
+import { planMethod, type Plan } from './plan'
+
+const subjectOf = (piece: Parameters<typeof stripSetup>[0]) => panSear.subject(stripSetup(piece), 'fine')
+const planOf = (setup: ReturnType<typeof stripSetup>, target: number): Plan => planMethod(panSear, setup, target)
 
 describe('belt grill: both platens at 163 °C, 21.6 mm gap, 25 mm longissimus from 4 °C, 5.7 min to a later peak near 70 °C', () => {
   // Wheeler, Shackelford and Koohmaraie, J. Animal Science 1998 (from memory).
-  const subject = { ...panSubject(stripSetup({ thicknessMm: 22, startC: 4 })), lumps: [] }
+  const subject = { ...subjectOf({ thicknessMm: 21.6, startC: 4 }), lumps: [] }
   const platen: Face = { kind: 'fixed', at: 163, conductance: CONSTANTS.panContact }
   const room = openAir(KITCHEN, CONSTANTS)
   const outcome = run(
@@ -25,14 +28,19 @@ describe('belt grill: both platens at 163 °C, 21.6 mm gap, 25 mm longissimus fr
     KEEP_ENDS
   )
 
-  it('peaks within 3 °C of 70, well after the exit', () => {
+  // A known miss, in the table of docs/physics.md: at the true gap the engine gives 74.
+  it.fails('peaks within 3 °C of 70', () => {
     expect(Math.abs(outcome.peak.core - 70)).toBeLessThan(3)
+  })
+
+  it('peaks well after the exit', () => {
     const atExit = outcome.history.core[outcome.history.time.indexOf(342)]
     expect(atExit).toBeLessThan(outcome.peak.core - 5)
   })
 
-  it('loses what loin steaks do: 13 to 28 % (trade figure 18–28 to 60–71 °C, from memory)', () => {
-    expect(outcome.loss).toBeGreaterThan(0.13)
+  // A known miss by less than a hundredth of the mass.
+  it.fails('loses what loin steaks do, 18 to 28 % (trade figure to 60–71 °C, from memory)', () => {
+    expect(outcome.loss).toBeGreaterThan(0.18)
     expect(outcome.loss).toBeLessThan(0.28)
   })
 })
@@ -50,7 +58,7 @@ describe('water bath: time to half a degree below 55 °C from 5 °C', () => {
     [50, 210]
   ])('%d mm: %d min', (thicknessMm, minutes) => {
     const bath: Face = { kind: 'fixed', at: 55, conductance: 150 }
-    const subject = { ...panSubject(stripSetup({ thicknessMm })), lumps: [] }
+    const subject = { ...subjectOf({ thicknessMm }), lumps: [] }
     const outcome = run(subject, [{ name: 'bath', end: { coreReaches: 54.5, atMost: 30000 }, faces: between(bath, bath) }], KEEP_ENDS)
     const ratio = outcome.stageEnds[0] / 60 / minutes
     expect(ratio).toBeLessThanOrEqual(1)
@@ -63,7 +71,7 @@ describe('pan cooks (common practice, no source)', () => {
 
   it('strip said to be 38 mm (30–38), half an hour out, turned each minute: some size reads 50–54 °C at its peak after 10–12 min', () => {
     const fits = [30, 32, 34, 36, 38].filter(thicknessMm => {
-      const plan = planPanSear(stripSetup({ thicknessMm, startC: 10 }), 54)
+      const plan = planOf(stripSetup({ thicknessMm, startC: 10 }), 54)
       return minutes(plan.pull.time) >= 8.5 && minutes(plan.pull.time) <= 12
     })
     expect(fits.length).toBeGreaterThan(0)
@@ -71,13 +79,13 @@ describe('pan cooks (common practice, no source)', () => {
 
   it('25 mm, very hot pan, 2–3 min a side: rare to medium rare after the rest', () => {
     const setup = stripSetup({ thicknessMm: 25, startC: 12 }, { panC: 240, turning: 'twice a side' })
-    const plan = planPanSear(setup, 50)
+    const plan = planOf(setup, 50)
     expect(minutes(plan.pull.time)).toBeGreaterThan(4)
     expect(minutes(plan.pull.time)).toBeLessThan(7)
   })
 
   it('thin hanger pieces in a 200 °C pan turned every 30 s: medium rare within a few minutes', () => {
-    const plan = planPanSear(
+    const plan = planOf(
       stripSetup({ cutId: 'hanger', thicknessMm: 20, weightG: 250, startC: 10 }, { panC: 200, turning: 'every 30 s' }),
       54
     )
@@ -87,14 +95,14 @@ describe('pan cooks (common practice, no source)', () => {
 
   it('skillet over medium heat, turned now and then, to 63–71 °C: 25 mm 12–15 min, 19 mm 8–11 min (trade cookery charts, from memory)', () => {
     const range = (thicknessMm: number): number[] =>
-      [63, 71].map(t => minutes(planPanSear(stripSetup({ thicknessMm }, { panC: 175, turning: 'every 60 s' }), t).pull.time))
+      [63, 71].map(t => minutes(planOf(stripSetup({ thicknessMm }, { panC: 175, turning: 'every 60 s' }), t).pull.time))
     const meets = ([low, high]: number[], from: number, to: number): boolean => low <= to && high >= from
     expect(meets(range(25), 12, 15)).toBe(true)
     expect(meets(range(19), 8, 11)).toBe(true)
   })
 
   it('a crust of one to two millimetres, after a few minutes of it', () => {
-    const [first, second] = planPanSear(stripSetup({ thicknessMm: 30 }), 54).section.crustMm
+    const [first, second] = planOf(stripSetup({ thicknessMm: 30 }), 54).section.crustMm
     expect(first).toBeGreaterThan(0.8)
     expect(second).toBeLessThan(2.6)
   })

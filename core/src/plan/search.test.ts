@@ -10,7 +10,7 @@ import { METHODS } from '#core/method/methods'
 import { stripSetup } from '#core/method/setups.fixture'
 import { USUAL_KIT, usualSettings } from '#core/method/usual'
 import { planMethod } from './plan'
-import { solveFree, type Problem } from './search'
+import { solveFree, type SearchProblem } from './search'
 
 /** A thin dry slab in a bath: one lump of heat, θ = exp(−t·2h/(ρcL)). */
 const [H, RHO_C, L] = [20, 2e6, 0.004]
@@ -24,7 +24,7 @@ const bath = { kind: 'fixed', at: 60, conductance: H } as const
 const stages = (free: number): Stage[] => [{ name: 'bath', end: { after: free }, faces: between(bath, bath) }]
 const secondsTo = (celsius: number): number => -((RHO_C * L) / (2 * H)) * Math.log((60 - celsius) / 50)
 
-const problem = (goal: number, more: Partial<Problem> = {}): Problem => ({
+const problem = (goal: number, more: Partial<SearchProblem> = {}): SearchProblem => ({
   fine: SUBJECT,
   coarse: SUBJECT,
   stages,
@@ -62,21 +62,21 @@ describe('the free time', () => {
     expect(already.free).toBe(600)
   })
 
-  it('a program told its neighbourhood is told once, and near the answer', () => {
-    const told: number[] = []
-    const settle = (near: number | null): boolean => told.push(near ?? NaN) > 0
-    const { free } = solveFree(problem(40, { settle }))
-    expect(told).toHaveLength(1)
-    expect(Math.abs(told[0] - free) / free).toBeLessThan(0.2)
+  it('a program held its neighbourhood is held once, and near the answer', () => {
+    const held: number[] = []
+    const hold = (near: number | null): boolean => held.push(near ?? NaN) > 0
+    const { free } = solveFree(problem(40, { hold }))
+    expect(held).toHaveLength(1)
+    expect(Math.abs(held[0] - free) / free).toBeLessThan(0.2)
   })
 })
 
-describe('a hint from a plan much like it', () => {
+describe('a warm start from a plan much like it', () => {
   it('changes the answer by no more than the answer is good to, and a wrong one does no harm', () => {
     const setup = { ...stripSetup({ thicknessMm: 42 }), settings: { ...usualSettings(USUAL_KIT, 54)['sear then oven'] } }
     const method = METHODS['sear then oven']
     const plain = planMethod(method, setup, 54)
-    const near = planMethod(method, setup, 56).hint
+    const near = planMethod(method, setup, 56).warmStart
     const wrong = [
       { ...near, slope: 0 },
       { ...near, slope: 20 * near.slope },
@@ -84,10 +84,10 @@ describe('a hint from a plan much like it', () => {
       { free: 9000, bias: -1.5, slope: 0.001 },
       { free: plain.free, bias: 2, slope: 0.5 }
     ]
-    for (const hint of [near, ...wrong]) {
-      const hinted = planMethod(method, setup, 54, null, hint)
-      expect(Math.abs(hinted.peak.core - 54)).toBeLessThan(0.1)
-      expect(Math.abs(hinted.free - plain.free) * plain.peakRate).toBeLessThan(0.2)
+    for (const warmStart of [near, ...wrong]) {
+      const warm = planMethod(method, setup, 54, null, warmStart)
+      expect(Math.abs(warm.peak.core - 54)).toBeLessThan(0.1)
+      expect(Math.abs(warm.free - plain.free) * plain.peakRate).toBeLessThan(0.2)
     }
   })
 
@@ -97,19 +97,19 @@ describe('a hint from a plan much like it', () => {
       runs.push(free)
       return stages(free)
     }
-    const { hint } = solveFree(problem(44))
+    const { warmStart } = solveFree(problem(44))
     const plain = solveFree(problem(46, { stages: counted }))
     const from = runs.splice(0).length
-    const hinted = solveFree(problem(46, { stages: counted, hint }))
-    expect(Math.abs(hinted.run.peak.core - 46)).toBeLessThan(0.11)
-    expect(Math.abs(hinted.free - plain.free)).toBeLessThan(0.02 * plain.free)
+    const warm = solveFree(problem(46, { stages: counted, warmStart }))
+    expect(Math.abs(warm.run.peak.core - 46)).toBeLessThan(0.11)
+    expect(Math.abs(warm.free - plain.free)).toBeLessThan(0.02 * plain.free)
     expect(runs.length).toBeLessThanOrEqual(4)
     expect(runs.length).toBeLessThan(from)
   })
 
-  it('where the goal is beyond what can be had, the hint leads nowhere and the nearest is the answer all the same', () => {
-    const { hint } = solveFree(problem(44))
-    const { misses, free } = solveFree(problem(65, { hint }))
+  it('where the goal is beyond what can be had, the warm start leads nowhere and the nearest is the answer all the same', () => {
+    const { warmStart } = solveFree(problem(44))
+    const { misses, free } = solveFree(problem(65, { warmStart }))
     expect(misses).toBe('too cool at the most')
     expect(free).toBe(3600)
   })
@@ -118,15 +118,15 @@ describe('a hint from a plan much like it', () => {
     // In spells of a minute: a whole number of them nearest to the time asked for.
     const spellsOf = (free: number): number => Math.max(1, Math.round(free / 60))
     let count: number | null = null
-    const told: (number | null)[] = []
-    const settle = (near: number | null): boolean => {
+    const held: (number | null)[] = []
+    const hold = (near: number | null): boolean => {
       const before = count
       count = near === null ? null : spellsOf(near)
-      told.push(count)
+      held.push(count)
       return count !== before
     }
-    const { hint } = solveFree(problem(25))
-    const { free } = solveFree(problem(52, { settle, hint }))
-    expect(told.at(-1)).toBe(spellsOf(free))
+    const { warmStart } = solveFree(problem(25))
+    const { free } = solveFree(problem(52, { hold, warmStart }))
+    expect(held.at(-1)).toBe(spellsOf(free))
   })
 })

@@ -1,14 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { FIRST_REQUEST } from '#core/request/firstRequest'
-import { planPanSear } from './panPlan'
-import { setupOf } from '#core/request/request'
+import { asked, planned } from './planned.fixture'
 import { whatIf, type WhatIfId } from './whatIf'
 
 describe('what if, cooked by the clock of the plan', () => {
-  const request = { ...FIRST_REQUEST, piece: { ...FIRST_REQUEST.piece, startC: 8 } }
-  const setup = setupOf(request)
-  const plan = planPanSear(setup, 54)
-  const off = new Map(whatIf(setup, plan).map(c => [c.id, c.offK]))
+  const { method, setup, plan } = planned(asked('pan sear', {}, { startC: 8 }))
+  const off = new Map(whatIf(method, setup, plan).map(c => [c.id, c.offK]))
   const at = (id: WhatIfId): number => off.get(id)!
 
   it('thicker, colder, or in a cooler pan it stays behind; thinner or late it goes over', () => {
@@ -27,8 +23,8 @@ describe('what if, cooked by the clock of the plan', () => {
   })
 
   it('what cannot be is not asked: a piece from the fridge, a pan turned once already', () => {
-    const cold = { ...FIRST_REQUEST, piece: { ...FIRST_REQUEST.piece, startC: 4 }, turning: 'once' as const }
-    const ids = whatIf(setupOf(cold), planPanSear(setupOf(cold), 54)).map(c => c.id)
+    const cold = planned(asked('pan sear', { turning: 'once' }, { startC: 4 }))
+    const ids = whatIf(cold.method, cold.setup, cold.plan).map(c => c.id)
     expect(ids).not.toContain('colder')
     expect(ids).not.toContain('turned once')
   })

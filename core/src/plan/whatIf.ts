@@ -100,10 +100,15 @@ export function* consequences<S extends Resting>(method: Method<S>, setup: Setup
   return [...found, { id: 'no rest', coreC: plan.pull.core, offK: plan.pull.core - plan.peak.core }]
 }
 
-/** Forgotten where it lies. */
+/** Who turns often goes on turning; who turns seldom forgets it where it lies. */
 function late(timeline: Timeline): Timeline {
-  const [last, ...before] = [...timeline.heating].reverse()
-  const seconds = last.seconds + LATE_S
-  const longer: Spell = { ...last, seconds, end: { after: seconds } }
-  return { ...timeline, heating: [...before.reverse(), longer] }
+  const { heating } = timeline
+  const last = heating[heating.length - 1]
+  const other = [...heating].reverse().find(s => s.stage === last.stage && s.down !== last.down)
+  const after = (spell: Spell, seconds: number): Spell => ({ ...spell, seconds, end: { after: seconds } })
+  return heating.length > SELDOM && other
+    ? { ...timeline, heating: [...heating, after(other, LATE_S)] }
+    : { ...timeline, heating: [...heating.slice(0, -1), after(last, last.seconds + LATE_S)] }
 }
+/** Spells: turned once, or twice a side. */
+const SELDOM = 4

@@ -1,8 +1,8 @@
 /** The book of sides and sauces, the water under them, and a plan as a dish. */
 import { describe, expect, it } from 'vitest'
 import { READY_KITS } from '#core/kit/kit'
-import { planFor } from '#core/plan/everyMethod'
-import type { Planned } from '#core/plan/compare'
+import { planned } from '#core/plan/planned.fixture'
+import { by } from '#core/request/request'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { showTemperature, shownText } from '#core/quantity/format'
 import type { MethodKind } from '#core/method/methods'
@@ -83,8 +83,8 @@ describe('what a step says', () => {
 
 describe('a plan as a dish', () => {
   const dishFor = (kind: MethodKind, request = FIRST_REQUEST) => {
-    const found = planFor(request, kind, {}) as Planned
-    return { plan: found.plan, dish: beefDish('beef', 'Strip', request, kind, {}, found.plan, 4) }
+    const found = planned(by(request, kind))
+    return { plan: found.plan, dish: beefDish('beef', 'Strip', found.request, found.plan, 4) }
   }
   it.each(['pan sear', 'sear then oven', 'oven then sear', 'two-zone grill', 'bath then sear'] as const)(
     '%s: as long as the plan, on the tools that it needs',

@@ -1,26 +1,18 @@
 /** Whatever a cook does at the stove, in whatever order it is allowed, the forecast stands and the next thing can be done. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Method, Resting } from '#core/method/method'
-import { METHODS, METHOD_KINDS } from '#core/method/methods'
-import { planFor, setupFor } from '#core/plan/everyMethod'
-import { FIRST_REQUEST } from '#core/request/firstRequest'
+import { planUnderWay, type UnderWay } from '#core/estimate/underWay'
+import { METHOD_KINDS } from '#core/method/methods'
 import { InfeasibleError } from '#core/plan/plan'
-import { planUnderWay } from '#core/estimate/underWay'
+import { asked, planned } from '#core/plan/planned.fixture'
+import { callFor, callsAfter } from './call'
 import type { CookEvent, EventKind } from './events'
-import { ALLOWED, progressOf, spentUntil } from './progress'
-import { afterOf, callOf, nextOf, type Forecast } from './stand'
-import { begunBy, type Way } from './way'
+import { nextAction } from './nextAction'
+import { ALLOWED, happenedUntil, progressOf, spentUntil } from './progress'
+import { preheatsOf } from './warmUp'
 
-const KINDS = METHOD_KINDS.filter((k): k is Way['kind'] => !['pan sear', 'roast', 'in pastry'].includes(k))
-const request = { ...FIRST_REQUEST, piece: { ...FIRST_REQUEST.piece, thicknessMm: 30, weightG: 360 } }
-const begun = new Map(
-  KINDS.map(kind => {
-    const found = planFor(request, kind, {})
-    if ('unsuited' in found) throw new Error(found.unsuited)
-    return [kind, begunBy(request, kind, {}, found.plan)]
-  })
-)
+const KINDS = METHOD_KINDS.filter(k => k !== 'roast' && k !== 'in pastry')
+const begun = new Map(KINDS.map(kind => [kind, planned(asked(kind, {}, { thicknessMm: 30, weightG: 360 }))]))
 const T0 = 1_750_000_000_000
 
 /** Of what may be said the one that a number picks, even going on where there is nothing to go on to. */
@@ -36,8 +28,7 @@ describe('any order of doings', () => {
         fc.constantFrom(...KINDS),
         fc.array(fc.tuple(fc.nat(20), fc.constantFrom(0, 1, 20, 90, 400, 1500)), { minLength: 1, maxLength: 9 }),
         (kind, doings) => {
-          const { way, preheatS, plan } = begun.get(kind)!
-          const [method, setup] = [METHODS[kind] as unknown as Method<Resting>, setupFor(request, kind, {})]
+          const { method, setup, plan, request } = begun.get(kind)!
           const events: CookEvent[] = []
           let now = T0
           for (const [pick, seconds] of doings) {
@@ -49,16 +40,16 @@ describe('any order of doings', () => {
           const progress = progressOf(events)
           const off = progress.phase === 'resting' || progress.phase === 'carved'
           const past = spentUntil(events, now)
-          let forecast: Forecast
+          let forecast: UnderWay
           try {
-            forecast = { way, plan: planUnderWay(method, setup, request.targetC, { past, off, again: progress.again }, way.free) }
+            forecast = planUnderWay(method, setup, request.target.coreC, happenedUntil(events, now), plan.free)
           } catch (error) {
             // Refused in words is an answer too.
             expect(error).toBeInstanceOf(InfeasibleError)
             return
           }
           const spent = past.reduce((sum, s) => sum + s.seconds, 0)
-          const { pull, peak, carve, marks, history, loss } = forecast.plan
+          const { pull, peak, carve, marks, history, loss } = forecast
           for (const figure of [pull.time, pull.core, peak.core, carve.time, carve.core, loss, ...history.core])
             expect(figure).toSatisfy(Number.isFinite)
           expect(pull.time).toBeGreaterThanOrEqual(spent - 1)
@@ -66,16 +57,18 @@ describe('any order of doings', () => {
           expect(peak.core).toBeGreaterThan(-1)
           expect(peak.core).toBeLessThan(100)
           marks.slice(1).forEach((m, i) => expect(m.from).toBeGreaterThanOrEqual(marks[i].from))
-          expect(marks.length).toBe(off ? Math.min(progress.stage, plan.turns.length) + 1 : plan.turns.length + 1)
-          const asked = { request, preheatS }
-          const action = nextOf(progress, forecast, asked)
+          // What is behind is marked as it was; off the heat nothing else is.
+          if (off) expect(marks.length).toBeLessThanOrEqual(progress.moves + 1)
+          else expect(marks.length).toBeGreaterThanOrEqual(1)
+          const action = nextAction(progress, forecast, preheatsOf(request, forecast.marks))
           if (action === null) {
             expect(progress.phase).toBe('carved')
             return
           }
           expect(ALLOWED[progress.phase]).toContain(action.does)
-          const call = callOf(action, progress, forecast, asked, 'us')
-          const then = afterOf(action, progress, forecast, [0, 60], spent, 'us')
+          const stand = { request, progress, forecast }
+          const call = callFor(action, stand, 'us')
+          const then = callsAfter(action, stand, [0, 60], spent, 'us')
           expect([call.says, call.done, call.advice, ...then.flatMap(t => [t.what, t.when])].join(' ')).not.toMatch(
             /undefined|NaN|Infinity|°C/
           )

@@ -1,7 +1,7 @@
 /** Plan one request: what comes of it, or why it cannot be. */
-import { bandEnd, bandOf, scaleOf, type Scale } from '#core/doneness/scale'
+import { scaleOf } from '#core/doneness/scale'
 import type { MethodKind } from '#core/method/methods'
-import { InfeasibleError, planMethod, type Plan } from '#core/plan/plan'
+import { InfeasibleError, mayBeLate, planMethod, type Plan } from '#core/plan/plan'
 import type { WarmStart } from '#core/plan/search'
 import { RequestError, type PlanRequest } from '#core/request/request'
 import { setupOf } from '#core/request/setup'
@@ -32,11 +32,6 @@ export function plan(request: PlanRequest, warmStart?: WarmStart): PlanAnswer {
     const found = planMethod(method, setup, targetC, byClockS, warmStart)
     return { kind: request.method.kind, plan: found, lateS: mayBeLate(found, scaleOf(request.target)) }
   })
-}
-
-export function mayBeLate({ peak, peakRate }: Pick<Plan, 'peak' | 'peakRate'>, scale: Scale): number | null {
-  const end = bandEnd(scale, bandOf(scale, peak.core))
-  return end === Infinity || peakRate <= 0 ? null : Math.max(0, (end - peak.core) / peakRate)
 }
 
 /** Errors do not survive the way out of a worker: refusals travel as values. */

@@ -1,117 +1,97 @@
+/** The call sheet of any method, as a cook reads it: what is written down must be what the engine ran. */
 import { describe, expect, it } from 'vitest'
-import { cautionsFor } from '#core/safety/cautions'
-import { callSheet, remarks, secondsLate } from './callSheet'
-import { FIRST_REQUEST } from '#core/request/firstRequest'
-import { planPanSear } from './panPlan'
-import { percentile, Randomness } from '#core/numerics/random'
-import { RequestError, setupOf, type PlanRequest } from '#core/request/request'
-import { risingRoot } from '#core/numerics/root'
-import { planSpread } from './spread'
+import { spreadOf } from '#core/estimate/spread'
+import type { Settings } from '#core/method/dials'
+import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
+import { asked, planned, type Planned } from '#core/plan/planned.fixture'
+import type { UnitSystem } from '#core/quantity/units'
+import { mayBeLate } from '#core/plan/plan'
+import { scaleOf } from '#core/doneness/scale'
+import { callSheet, type CallLine } from './callSheet'
+import { phaseName, shortName } from './phases'
 
-const asked = (part: Partial<PlanRequest> = {}, piece: Partial<PlanRequest['piece']> = {}): PlanRequest => ({
-  ...FIRST_REQUEST,
-  ...part,
-  piece: { ...FIRST_REQUEST.piece, ...piece }
-})
-const planOf = (request: PlanRequest): ReturnType<typeof planPanSear> => planPanSear(setupOf(request), request.targetC)
+const plain = (text: string): string => text.replaceAll('\u00a0', ' ')
+const made = (kind: MethodKind, settings: Settings = {}, piece: Parameters<typeof asked>[2] = {}): Planned =>
+  planned(asked(kind, settings, piece))
+const sheet = ({ request, plan, method, setup }: Planned, system: UnitSystem = 'metric', sure = false): CallLine[] =>
+  callSheet(request, plan, mayBeLate(plan, scaleOf(request.target)), sure ? spreadOf(method, setup, plan) : null, system)
+const shown = (of: Planned): Record<string, string> =>
+  Object.fromEntries(sheet(of).map(l => [plain(l.label), plain(`${l.shown.figure} ${l.shown.unit}`)]))
 
 describe('the call sheet', () => {
-  const plan = planOf(FIRST_REQUEST)
-  const spread = planSpread(setupOf(FIRST_REQUEST), plan)
-
-  it.each(['metric', 'us'] as const)('every figure has its unit and every line its reason, %s', system => {
-    const lines = callSheet(FIRST_REQUEST, plan, spread, system)
-    expect(lines.map(l => l.id)).toEqual(['pan', 'turn', 'pull', 'after', 'rest', 'eat'])
-    for (const line of lines) {
-      expect(line.shown.unit).not.toBe('')
-      expect(line.why).toMatch(/\.$/)
-      expect(line.why).not.toMatch(/NaN|undefined|Infinity/)
-      if (system === 'us') expect(`${line.shown.unit} ${line.why}`).not.toMatch(/°C|\bmm\b/)
-    }
+  it.each(METHOD_KINDS)('%s: every figure has its unit and every line its reason, in either system', kind => {
+    const of = made(kind)
+    for (const system of ['metric', 'us'] as const)
+      for (const line of sheet(of, system, kind === 'pan sear')) {
+        expect(line.shown.unit, line.id).not.toBe('')
+        expect(line.why).toMatch(/[.…]$/)
+        expect(`${line.label} ${line.why}`).not.toMatch(/NaN|undefined|Infinity/)
+        if (system === 'us') expect(`${line.label} ${line.shown.unit} ${line.why}`).not.toMatch(/°C|\bmm\b/)
+      }
   })
 
-  it('says a range once it is known, and before that that it is not', () => {
-    const after = (s: typeof spread | null): string => callSheet(FIRST_REQUEST, plan, s, 'metric')[3].shown.figure
-    expect(after(spread)).toContain('–')
-    expect(after(null)).not.toContain('–')
+  it('in the pan alone: how hot, how turned, off at, after how long, rested, and where it peaks', () => {
+    expect(sheet(made('pan sear')).map(l => l.id)).toEqual(['heat', 'turn', 'pull', 'after', 'rest', 'eat'])
+  })
+
+  it('says a range once it is known, and before that that it is not; the range is the time the draws need', () => {
+    const of = made('pan sear')
+    const after = (sure: boolean): string => sheet(of, 'metric', sure).find(l => l.id === 'after')!.shown.figure
+    expect(after(true)).toContain('–')
+    expect(after(false)).not.toContain('–')
   })
 
   it('turned once it says when, not how often', () => {
-    const request = asked({ turning: 'once' })
-    expect(callSheet(request, planOf(request), null, 'metric')[1].shown).toMatchObject({ figure: 'once' })
+    expect(shown(made('pan sear', { turning: 'once' }))['Turn']).toMatch(/^once at \d+:\d\d$/)
   })
 
-  it('a rest shorter than the way to the peak is named as such, a longer one too', () => {
-    const why = (seconds: number): string => {
-      const request = asked({ rest: { kind: 'clock', seconds } })
-      return callSheet(request, planOf(request), null, 'metric')[4].why
-    }
-    expect(why(60)).toMatch(/still on its way up/)
-    expect(why(1200)).toMatch(/has cooled to/)
+  it('a rest shorter than the way to the peak is named as such, a longer one too; and the rest that was set is the one on it', () => {
+    const rest = (seconds: number): CallLine => sheet(made('pan sear', { rest: { kind: 'clock', seconds } })).find(l => l.id === 'rest')!
+    expect(rest(60).why).toMatch(/still on its way up/)
+    expect(rest(1200).why).toMatch(/has cooled to/)
+    expect(plain(`${rest(1200).shown.figure} ${rest(1200).shown.unit}`)).toBe('20 min')
   })
 
   it('how late one may be: half a band takes longer in a thick piece', () => {
     const late = (thicknessMm: number): number => {
-      const request = asked({}, { thicknessMm, weightG: thicknessMm * 12 })
-      return secondsLate(request, planOf(request)) ?? NaN
+      const { plan, request } = made('pan sear', {}, { thicknessMm, weightG: thicknessMm * 12 })
+      return mayBeLate(plan, scaleOf(request.target)) ?? NaN
     }
     expect(late(20)).toBeLessThan(late(40))
     expect(late(40)).toBeGreaterThan(30)
   })
 })
 
-describe('what a cook should hear', () => {
-  it('crowding, too thick for a pan, hardly any crust', () => {
-    const said = (request: PlanRequest): string => remarks(request, planOf(request), 'metric').join(' ')
-    expect(said(asked())).toBe('')
-    expect(said(asked({}, { count: 4, thicknessMm: 30, weightG: 360 }))).toMatch(/crowded|too cool to brown/)
-    expect(said(asked({}, { thicknessMm: 60, weightG: 700 }))).toMatch(/Past about/)
-    expect(said(asked({ turning: 'once', targetC: 48 }, { thicknessMm: 6, weightG: 90, startC: 15 }))).toMatch(/crust is barely there/)
+describe('how often it is turned', () => {
+  it('is on the sheet of a grill, and comes to the time over the coals', () => {
+    expect(shown(made('grill', { turning: 'twice a side', byClockS: 720 }))['Turn']).toBe('every 3 min')
+    expect(shown(made('grill', { turning: 'once', byClockS: 720 }))['Turn']).toBe('once at 6:00')
   })
 
-  it('the public-health line below 62.8 °C and not above, smoke above 230', () => {
-    const ids = (target: number, pan: number): string[] => cautionsFor(target, pan, 'metric').map(c => c.id)
-    expect(ids(54, 215)).toEqual(['below public health'])
-    expect(ids(64, 215)).toEqual([])
-    expect(ids(64, 250)).toEqual(['smoke'])
+  it('is on the sheet of a sear, with how hot; but a joint is seared all round', () => {
+    expect(Object.keys(shown(made('sear then oven', { searS: 240, turning: 'twice a side' })))[0]).toBe('Sear at 215 °C, turned every 60 s')
+    expect(Object.keys(shown(made('roast', { searS: 240 })))[0]).toBe('Seared all round at 215 °C')
+    expect(Object.keys(shown(made('sear then oven')))[1]).toBe('On a rack in the oven at 190 °C')
   })
 
-  it.each([
-    ['panId', asked({}, { count: 6 }), /do not fit/],
-    ['piece.cutId', asked({}, { cutId: 'cheek' }), /braised/],
-    ['targetC', asked({ targetC: 41 }, { startC: 41 }), /already/]
-  ] as const)('%s is refused where it cannot be', (field, request, why) => {
-    const refused = (): unknown => setupOf(request)
-    expect(refused).toThrow(RequestError)
-    expect(refused).toThrow(why)
-    expect(refused).toThrow(expect.objectContaining({ field }))
+  it('is left out where there is no room, and never is one face’s name that of both', () => {
+    const [coals, rest] = made('grill', { turning: 'twice a side' }).plan.phases
+    expect(shortName(coals)).toBe('over the coals')
+    expect(phaseName(coals)).not.toMatch(/first|second/)
+    expect(phaseName(rest)).toBe('rest, bare')
   })
 })
 
-describe('the small tools of the planner', () => {
-  it('a root is found between its brackets, on a curve, on a bend, at an end', () => {
-    const find = (f: (x: number) => number, low: number, high: number): number =>
-      risingRoot(f, { low, high, atLow: f(low), atHigh: f(high) }, 1e-9, 1e-9)
-    expect(find(x => x ** 3 - 2, 0, 5)).toBeCloseTo(Math.cbrt(2), 6)
-    expect(find(x => (x < 3 ? (x - 3) * 0.01 : (x - 3) * 50), 0, 10)).toBeCloseTo(3, 4)
-    expect(find(x => x, 0, 10)).toBe(0)
-  })
-
-  it('seeded draws are normal, cut at 2.5, and the same each time', () => {
-    const draw = (): number[] => {
-      const random = new Randomness(5)
-      return Array.from({ length: 20_000 }, () => random.normal())
-    }
-    const values = draw()
-    expect(draw()).toEqual(values)
-    const mean = values.reduce((a, b) => a + b, 0) / values.length
-    expect(Math.abs(mean)).toBeLessThan(0.03)
-    expect(percentile(values, 0.9)).toBeCloseTo(1.2816, 1)
-    expect(Math.max(...values)).toBeLessThanOrEqual(2.5)
-  })
-
-  it('percentiles by straight interpolation', () => {
-    expect(percentile([4, 1, 3, 2], 0.5)).toBe(2.5)
-    expect(percentile([7], 0.9)).toBe(7)
+describe('the sheet and the run', () => {
+  it.each(METHOD_KINDS)('%s: its times add up, and it is out at what the core reads then', kind => {
+    const of = made(kind)
+    const { plan } = of
+    const heating = plan.phases.filter(p => p.phase !== 'rest')
+    expect(heating.reduce((sum, p) => sum + p.to - p.from, 0)).toBeCloseTo(plan.pull.time, 6)
+    const at = plan.history.time.findIndex(t => t >= plan.pull.time)
+    expect(plan.history.core[at]).toBeCloseTo(plan.pull.core, 1)
+    const out = Object.entries(shown(of)).find(([label]) => /^(Off the heat|Out) at$/.test(label))!
+    expect(Number.parseFloat(out[1])).toBeCloseTo(plan.pull.core, -0.3)
+    expect(Math.max(...plan.history.core)).toBeCloseTo(plan.peak.core, 1)
   })
 })

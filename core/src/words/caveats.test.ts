@@ -1,15 +1,15 @@
-/** A cook is told where a plan is less sure than it looks. */
+/** A cook is told where a plan is less sure than it looks, and where it will not come out well. */
 import { describe, expect, it } from 'vitest'
 import type { Piece } from '#core/meat/piece'
-import type { Dialled } from '#core/method/dials'
+import type { Settings } from '#core/method/dials'
 import type { MethodKind } from '#core/method/methods'
-import { planDoubts } from './doubts'
-import { planFor } from './everyMethod'
-import { FIRST_REQUEST } from '#core/request/firstRequest'
+import { asked, planned } from '#core/plan/planned.fixture'
+import { RequestError } from '#core/request/request'
+import { setupOf } from '#core/request/setup'
+import { cautionsFor } from '#core/safety/cautions'
+import { caveats } from './caveats'
 
-const { piece: strip } = FIRST_REQUEST
-const joint = (across: number, more: Partial<Piece> = {}): Piece => ({
-  ...strip,
+const joint = (across: number, more: Partial<Piece> = {}): Partial<Piece> => ({
   cutId: 'fillet',
   form: 'roast',
   thicknessMm: across,
@@ -18,29 +18,70 @@ const joint = (across: number, more: Partial<Piece> = {}): Piece => ({
   weightG: 1.06e-3 * (Math.PI / 4) * across ** 2 * 2 * across,
   ...more
 })
-function doubts(kind: MethodKind, piece: Piece, turned: Dialled = {}): string {
-  const found = planFor({ ...FIRST_REQUEST, piece }, kind, turned)
-  if (!('plan' in found)) throw new Error(found.unsuited)
-  return planDoubts(found.plan, 'metric').join(' ')
+function said(kind: MethodKind, piece: Partial<Piece> = {}, settings: Settings = {}, coreC = 54): string {
+  const { request, plan } = planned(asked(kind, settings, piece, coreC))
+  return caveats(request, plan, 'metric').join(' ')
 }
 
 describe('what is less sure', () => {
   it('a big joint out of a hot oven climbs further than cooks report, and that is said; from a gentle one it is not', () => {
-    expect(doubts('roast', joint(130), { ovenC: 190 })).toMatch(/least sure figure: \d\d\s°C here.*Leave the probe in/)
-    expect(doubts('roast', joint(130), { ovenC: 110, searS: 0 })).toBe('')
+    expect(said('roast', joint(130), { ovenC: 190 })).toMatch(/least sure figure: \d\d\s°C here.*Leave the probe in/)
+    expect(said('roast', joint(130), { ovenC: 110, searS: 0 })).toBe('')
   })
 
   it('a steak’s climb is as sure as the rest of it', () => {
-    expect(doubts('pan sear', strip)).toBe('')
+    expect(said('pan sear')).toBe('')
   })
 
   it('pastry always says so, and whether it is baked by then', () => {
-    expect(doubts('in pastry', joint(60))).toMatch(/climb is less sure/)
-    expect(doubts('in pastry', joint(95))).toMatch(/the pastry is dark/)
+    expect(said('in pastry', joint(60))).toMatch(/climb is less sure/)
+    expect(said('in pastry', joint(95))).toMatch(/the pastry is dark/)
   })
 
-  it('by the clock: what it comes to instead, above or below', () => {
-    expect(doubts('sear then oven', strip, { byClockS: 300 })).toMatch(/peaks at \d+\s°C, \d+\s°C below what is wanted/)
-    expect(doubts('sear then oven', strip, { byClockS: 2400 })).toMatch(/above what is wanted/)
+  it('by the clock: what it comes to instead, above or below, in the pan as elsewhere', () => {
+    for (const kind of ['sear then oven', 'pan sear'] as const) {
+      expect(said(kind, {}, { byClockS: 300 })).toMatch(/peaks at \d+\s°C, \d+\s°C below what is wanted/)
+      expect(said(kind, {}, { byClockS: 2400 })).toMatch(/above what is wanted/)
+    }
+  })
+})
+
+describe('what will not come out well', () => {
+  it('crowding, too thick for a pan, hardly any crust', () => {
+    expect(said('pan sear', { count: 4, thicknessMm: 30, weightG: 360 })).toMatch(/crowded|too cool to brown/)
+    expect(said('pan sear', { thicknessMm: 60, weightG: 700 })).toMatch(/Past about/)
+    expect(said('pan sear', { thicknessMm: 6, weightG: 90, startC: 15 }, { turning: 'once' }, 48)).toMatch(/crust is barely there/)
+  })
+
+  it('a sear that does not fit is said where the oven goes on, and refused where the pan is all there is', () => {
+    expect(said('sear then oven', { count: 6 })).toMatch(/do not fit in the pan at once \(\d+ % of its floor\): sear them in batches/)
+    expect(() => setupOf(asked('pan sear', {}, { count: 6 }))).toThrow(/do not fit/)
+  })
+
+  it('the public-health line below 62.8 °C and not above, smoke above 230', () => {
+    const ids = (target: number, pan: number): string[] => cautionsFor(target, pan, 'metric').map(c => c.id)
+    expect(ids(54, 215)).toEqual(['below public health'])
+    expect(ids(64, 215)).toEqual([])
+    expect(ids(64, 250)).toEqual(['smoke'])
+  })
+})
+
+describe('what cannot be is refused with its key', () => {
+  it.each([
+    ['kit.pan', asked('pan sear', {}, { count: 6 }), /do not fit/],
+    ['piece.cutId', asked('roast', {}, { cutId: 'cheek' }), /braised/],
+    ['target.coreC', asked('roast', {}, { startC: 41 }, 41), /already/],
+    [
+      'method.settings.panC',
+      { ...asked('sear then oven', { panC: 280 }), kit: { ...asked('roast').kit, ring: { ...asked('roast').kit.ring, powerW: 150 } } },
+      /at most/
+    ],
+    ['method.settings.boilingParts', asked('pot', { boilingParts: 0, coldParts: 0 }), /some water/],
+    ['kit.oven', { ...asked('roast'), kit: { ...asked('roast').kit, oven: null } }, /no oven/]
+  ] as const)('%s', (key, request, why) => {
+    const refused = (): unknown => setupOf(request)
+    expect(refused).toThrow(RequestError)
+    expect(refused).toThrow(why)
+    expect(refused).toThrow(expect.objectContaining({ key }))
   })
 })

@@ -13,7 +13,6 @@ interface CookRow {
   title: string
   created_at: number
   request: string
-  way: string | null
   planned: string
   doneness: string | null
   crust: string | null
@@ -36,7 +35,6 @@ export interface CookSummary {
   readonly createdAt: number
   readonly phase: Phase
   readonly request: CookRecord['request']
-  readonly way: CookRecord['way']
   readonly outcome: Outcome
   readonly planned: Pick<CookRecord['planned'], 'pullS' | 'pullC' | 'peakC'>
   readonly seen: Seen
@@ -53,7 +51,6 @@ export class CookRepository {
         title: cook.title,
         created_at: cook.createdAt,
         request: JSON.stringify(cook.request),
-        way: cook.way === null ? null : JSON.stringify(cook.way),
         planned: JSON.stringify(cook.planned)
       })
       .onConflict('id')
@@ -120,7 +117,6 @@ export class CookRepository {
         createdAt: record.createdAt,
         phase: progressOf(record.events).phase,
         request: record.request,
-        way: record.way,
         outcome: record.outcome,
         planned: { pullS, pullC, peakC },
         seen: seenOf(record)
@@ -167,7 +163,6 @@ function recordOf(row: CookRow, events: readonly EventRow[]): CookRecord {
     title: row.title,
     createdAt: row.created_at,
     request: JSON.parse(row.request) as CookRecord['request'],
-    way: row.way === null ? null : (JSON.parse(row.way) as CookRecord['way']),
     planned: JSON.parse(row.planned) as CookRecord['planned'],
     events: events.map(eventOf),
     outcome: { doneness: row.doneness, crust: row.crust, notes: row.notes } as Outcome

@@ -9,8 +9,15 @@ import * as first from './migrations/0001_cooks'
 import * as second from './migrations/0002_packets'
 import * as third from './migrations/0003_kit'
 import * as fourth from './migrations/0004_way'
+import * as fifth from './migrations/0005_one_request'
 
-const MIGRATIONS: Record<string, Knex.Migration> = { '0001_cooks': first, '0002_packets': second, '0003_kit': third, '0004_way': fourth }
+const MIGRATIONS: Record<string, Knex.Migration> = {
+  '0001_cooks': first,
+  '0002_packets': second,
+  '0003_kit': third,
+  '0004_way': fourth,
+  '0005_one_request': fifth
+}
 
 /** Migrations are imported, not searched for on disk, so that they also run when bundled. */
 const SOURCE: Knex.MigrationSource<string> = {

@@ -1,37 +1,30 @@
 /** What is asked of a plan once it is made: how sure, what if, whose comes out when, what goes back, what is kept. */
 import { describe, expect, it } from 'vitest'
-import { METHODS, type MethodKind, type SettingsOf } from '#core/method/methods'
-import type { Method } from '#core/method/method'
-import type { Dialled } from '#core/method/dials'
-import { setupFor } from './everyMethod'
-import { FIRST_REQUEST } from '#core/request/firstRequest'
-import { chilled } from './keeping'
-import { methodSpread } from './methodSpread'
-import { methodWhatIf } from './methodWhatIf'
-import { InfeasibleError, planMethod, plateInUse } from './plan'
-import { potAfter, potWater, topUpLitres } from './potWater'
-import { secondServing } from './secondServing'
-import { together } from './together'
-import type { WhatIfId } from './whatIf'
+import type { MethodKind } from '#core/method/methods'
+import type { Settings } from '#core/method/dials'
+import { asked, planned, type Planned } from '#core/plan/planned.fixture'
+import { chilled } from '#core/plan/keeping'
+import { InfeasibleError, planMethod, plateInUse } from '#core/plan/plan'
+import { potAfter, potWater, topUpLitres } from '#core/plan/potWater'
+import { secondServing } from '#core/plan/secondServing'
+import { together } from '#core/plan/together'
+import { whatIf, type WhatIfId } from '#core/plan/whatIf'
+import { spreadOf } from './spread'
 import { USUAL_KIT, usualSettings } from '#core/method/usual'
 import { KITCHEN } from '#core/kit/air'
 
-function made<K extends MethodKind>(kind: K, dials: Dialled = {}, targetC = 54) {
-  const method = METHODS[kind] as Method<SettingsOf[K]>
-  const setup = setupFor({ ...FIRST_REQUEST, targetC }, kind, dials)
-  return { method, setup, plan: planMethod(method, setup, targetC) }
-}
+const made = (kind: MethodKind, settings: Settings = {}, targetC = 54): Planned => planned(asked(kind, settings, {}, targetC))
 
 describe('how sure a plan is', () => {
   it('holds the plan itself, is wider by the clock for an oven than for a bath, and says the same each time', () => {
     const oven = made('sear then oven')
-    const sure = methodSpread(oven.method, oven.setup, oven.plan)
+    const sure = spreadOf(oven.method, oven.setup, oven.plan)
     expect(sure.pull[0]).toBeLessThan(oven.plan.pull.time)
     expect(sure.pull[2]).toBeGreaterThan(oven.plan.pull.time)
-    expect(sure).toEqual(methodSpread(oven.method, oven.setup, oven.plan))
+    expect(sure).toEqual(spreadOf(oven.method, oven.setup, oven.plan))
     sure.time.forEach((_, i) => expect(sure.low[i]).toBeLessThanOrEqual(sure.high[i]))
     const bath = made('bath then sear')
-    const still = methodSpread(bath.method, bath.setup, bath.plan)
+    const still = spreadOf(bath.method, bath.setup, bath.plan)
     expect(still.peakByClock[2] - still.peakByClock[0]).toBeLessThan(sure.peakByClock[2] - sure.peakByClock[0])
   })
 })
@@ -53,7 +46,7 @@ describe('what if', () => {
     }
     for (const kind of ['sear then oven', 'two-zone grill', 'pot'] as const) {
       const { method, setup, plan } = made(kind)
-      for (const { id, offK } of methodWhatIf(method as Method<never>, setup as never, plan))
+      for (const { id, offK } of whatIf(method, setup, plan))
         if (signs[id]) expect(offK * signs[id], `${kind}: ${id}`).toBeGreaterThanOrEqual(-0.05)
     }
   })

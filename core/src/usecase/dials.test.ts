@@ -1,10 +1,12 @@
 /** Whatever is set on the dials: an answer whose every figure is one, or a refusal in words; never neither. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { planFor } from './everyMethod'
+import { by } from '#core/request/request'
+import { plan as planned } from './plan'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
-import { dialled, dialsOf, dialValues, DIAL_KEYS, fitsDial, type Dial, type Dialled } from '#core/method/dials'
+import { DIALS, dialsOf, dialValues, fitsDial, toppedUp, withSettings, type Dial, type Settings } from '#core/method/dials'
 import { METHOD_KINDS } from '#core/method/methods'
+import { TURNINGS } from '#core/method/turning'
 import { USUAL_KIT, usualSettings } from '#core/method/usual'
 
 /** Some value of a dial, its ends often among them; times kept short of a day, so that the test ends. */
@@ -21,12 +23,21 @@ function anywhere(dial: Dial): fc.Arbitrary<unknown> {
       return fc.constantFrom(...dial.options.map(o => o.value))
     case 'yes':
       return fc.boolean()
+    case 'turning':
+      return fc.constantFrom(...TURNINGS, '3 spells', '40 spells')
+    case 'rest':
+      return fc.oneof(
+        fc.constantFrom({ kind: 'to the peak' }, { kind: 'half the cooking time' }),
+        fc.integer({ min: 0, max: 1800 }).map(seconds => ({ kind: 'clock', seconds }))
+      )
+    case 'top-ups':
+      return fc.tuple(fc.integer({ min: 60, max: 1200 }), fc.double({ min: 0.05, max: 2, noNaN: true })).map(([s, l]) => toppedUp(s, l))
   }
 }
 const anySetting = fc.constantFrom(...METHOD_KINDS).chain(kind =>
   fc.record({
     kind: fc.constant(kind),
-    turned: fc.record(Object.fromEntries(dialsOf(kind).map(d => [d.key, anywhere(d)])), { requiredKeys: [] }) as fc.Arbitrary<Dialled>,
+    turned: fc.record(Object.fromEntries(dialsOf(kind).map(d => [d.key, anywhere(d)])), { requiredKeys: [] }) as fc.Arbitrary<Settings>,
     thicknessMm: fc.integer({ min: 12, max: 42 }),
     startC: fc.integer({ min: 0, max: 20 }),
     targetC: fc.integer({ min: 45, max: 70 })
@@ -43,9 +54,10 @@ describe('the dials of every method', () => {
     fc.assert(
       fc.property(anySetting, ({ kind, turned, thicknessMm, startC, targetC }) => {
         const piece = { ...FIRST_REQUEST.piece, thicknessMm, startC, weightG: 12 * thicknessMm }
-        const found = planFor({ ...FIRST_REQUEST, piece, targetC }, kind, turned)
-        if ('unsuited' in found) {
-          expect(found.unsuited).toMatch(/[a-z].*\.$/)
+        const target = { ...FIRST_REQUEST.target, coreC: targetC }
+        const found = planned(by({ ...FIRST_REQUEST, piece, target }, kind, turned))
+        if ('refused' in found) {
+          expect(found.refused).toMatch(/[a-z].*\.$/)
           return
         }
         const { plan } = found
@@ -68,10 +80,10 @@ describe('the dials of every method', () => {
   it('stand as the settings are, and leave what is not theirs alone', () => {
     for (const kind of METHOD_KINDS) {
       const usual = usualSettings(USUAL_KIT, 54)[kind]
-      expect(dialled(kind, usual, {})).toEqual(usual)
-      expect(dialled(kind, usual, dialValues(kind, usual))).toEqual(usual)
-      const stray = DIAL_KEYS.find(k => !dialsOf(kind).some(d => d.key === k))
-      if (stray) expect(dialled(kind, usual, { [stray]: 7 })).toEqual(usual)
+      expect(withSettings(kind, usual, {})).toEqual(usual)
+      expect(withSettings(kind, usual, dialValues(kind, usual))).toEqual(usual)
+      const stray = DIALS.find(d => !dialsOf(kind).some(own => own.key === d.key))
+      if (stray) expect(withSettings(kind, usual, { [stray.key]: 7 })).toEqual(usual)
     }
   })
 

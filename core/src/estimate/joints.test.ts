@@ -2,29 +2,21 @@
 import { describe, expect, it } from 'vitest'
 import { cutById } from '#core/meat/cuts'
 import { pieceName } from '#core/meat/piece'
-import { METHODS } from '#core/method/methods'
-import { misjudging } from './compare'
-import { planFor, setupFor } from './everyMethod'
-import { FIRST_REQUEST } from '#core/request/firstRequest'
-import { methodSpread, methodSpreading } from './methodSpread'
-import { methodConsequences, methodWhatIf } from './methodWhatIf'
-import type { Plan } from './plan'
-import type { PlanRequest } from '#core/request/request'
 import type { Steps } from '#core/numerics/steps'
+import { misjudging } from '#core/plan/misjudged'
+import type { Plan } from '#core/plan/plan'
+import { asked, planned } from '#core/plan/planned.fixture'
+import { consequences, whatIf } from '#core/plan/whatIf'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
+import type { PlanRequest } from '#core/request/request'
+import { spreading, spreadOf } from './spread'
 
-const joint = (across: number, length: number): PlanRequest => ({
-  ...FIRST_REQUEST,
-  targetC: 54,
-  piece: { ...FIRST_REQUEST.piece, cutId: 'ribeye', form: 'roast', thicknessMm: across, widthMm: across, lengthMm: length, weightG: 3200 }
-})
-function roasted(request: PlanRequest, ovenC: number): Plan {
-  const found = planFor(request, 'roast', { ovenC, searS: 0 })
-  if ('unsuited' in found) throw new Error(found.unsuited)
-  return found.plan
-}
+const joint = (across: number, length: number, ovenC = 180): PlanRequest =>
+  asked('roast', { ovenC, searS: 0 }, { cutId: 'ribeye', thicknessMm: across, widthMm: across, lengthMm: length, weightG: 3200 })
+const roasted = (request: PlanRequest): Plan => planned(request).plan
 
 describe('3.2 kg of rib', () => {
-  const plans = [110, 140, 160, 180].map(ovenC => roasted(joint(133, 217), ovenC))
+  const plans = [110, 140, 160, 180].map(ovenC => roasted(joint(133, 217, ovenC)))
   const climbs = plans.map(p => p.peak.core - p.pull.core)
 
   it('climbs further the hotter the oven: a few degrees from a low one, not past a dozen or so from a hot one', () => {
@@ -50,17 +42,14 @@ describe('3.2 kg of rib', () => {
   })
 
   it('short and thick it comes out sooner, and still not cold', () => {
-    const { pull } = roasted(joint(151, 170), 180)
+    const { pull } = roasted(joint(151, 170))
     expect(pull.core).toBeLessThan(plans[3].pull.core)
     expect(pull.core).toBeGreaterThan(38)
   })
 })
 
 describe('what follows from a plan goes step by step, so that it can be let go', () => {
-  const request = joint(110, 318)
-  const plan = roasted(request, 170)
-  const method = METHODS.roast
-  const setup = setupFor(request, 'roast', { ovenC: 170, searS: 0 })
+  const { method, setup, plan } = planned(joint(110, 318, 170))
   function counted<T>(steps: Steps<T>): { readonly count: number; readonly value: T } {
     for (let count = 0; ; count++) {
       const step = steps.next()
@@ -69,12 +58,12 @@ describe('what follows from a plan goes step by step, so that it can be let go',
   }
 
   it('as many steps as runs, and the same answer as all at once', () => {
-    const spread = counted(methodSpreading(method, setup, plan))
+    const spread = counted(spreading(method, setup, plan))
     expect(spread.count).toBeGreaterThan(40)
-    expect(spread.value).toEqual(methodSpread(method, setup, plan))
-    const found = counted(methodConsequences(method, setup, plan))
+    expect(spread.value).toEqual(spreadOf(method, setup, plan))
+    const found = counted(consequences(method, setup, plan))
     expect(found.count).toBe(found.value.length)
-    expect(found.value).toEqual(methodWhatIf(method, setup, plan))
+    expect(found.value).toEqual(whatIf(method, setup, plan))
     expect(counted(misjudging(method, setup, plan.free)).count).toBe(2)
   })
 })

@@ -1,16 +1,16 @@
 /** Every method through the door, and what the door refuses of each. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { METHOD_KINDS, type MethodKind, type SettingsOf } from '#core/method/methods'
+import { METHOD_KINDS } from '#core/method/methods'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
-import { answerCompare, answerPlan } from './answers'
+import { by } from '#core/request/request'
+import { wholeSettings } from '#core/request/setup'
+import { answerCompare, answerPlan, answerSimulate } from './answers'
 import { InvalidInputError, type Problem } from '#core/input/problem'
-import { dialled, dialsOf, dialValues, type Dial, type Dialled } from '#core/method/dials'
+import { dialsOf, toppedUp, type Dial, type Settings } from '#core/method/dials'
 import { kitInUse, READY_KITS } from '#core/kit/kit'
-import { USUAL_KIT, usualSettings } from '#core/method/usual'
-import { settingsFor } from '#core/plan/everyMethod'
-import { readPlanCase, writePlanCase } from './planCase'
-import { answerSimulate } from './simulate'
+import { TURNINGS } from '#core/method/turning'
+import { readPlanCase, writePlanCase } from './caseFile'
 
 const STEAK = { cut: 'strip', thickness: '38 mm', weight: '450 g', start: '5 °C' }
 const LOG = { cut: 'fillet', form: 'roast', thickness: '60 mm', length: '185 mm', weight: '550 g', start: '41 °F' }
@@ -100,7 +100,11 @@ describe('refusals', () => {
     ['pot', { boilingParts: 0, coldParts: 0 }, 'method.boilingParts', /some water/],
     ['pot', { topUps: [{ at: '10 min' }] }, 'method.topUps[0].litres', /missing/],
     ['sear then oven', { standing: 'on its head' }, 'method.standing', /not one of/],
-    ['pan sear', { cover: 'fridge' }, 'method.cover', /bare or under loose foil/]
+    ['grill', { rewarm: '30 s' }, 'method.rewarm', /nothing to “grill”/],
+    ['in pastry', { rewarm: '30 s' }, 'method.rewarm', /nothing to “in pastry”/],
+    ['roast', { rest: '13 h' }, 'method.rest', /outside 0 s to 12 h/],
+    ['pan sear', { turning: 'now and then' }, 'method.turning', /not one of: not at all, once/],
+    ['grill', { spells: 90 }, 'method.spells', /1 to 40/]
   ])('%s %j', (kind, method, key, words) => {
     const found = problems(() => ask(kind, method)).find(p => p.key === key)
     expect(found?.message).toMatch(words)
@@ -154,14 +158,16 @@ describe('a plan on the screen as a case file', () => {
         fc.integer({ min: 45, max: 70 }),
         fc.double({ min: 0, max: 1, noNaN: true }),
         (kind, sizes, targetC, at) => {
-          const request = { ...FIRST_REQUEST, targetC, piece: { ...FIRST_REQUEST.piece, ...sizes } }
-          const turned = Object.fromEntries(dialsOf(kind).map(d => [d.key, somewhere(d, at)])) as Dialled
-          const usual = usualSettings(USUAL_KIT, targetC)[kind]
-          const settings = dialled(kind, usual, turned)
-          const read = readPlanCase(JSON.parse(JSON.stringify(writePlanCase(request, kind, settings, turned.byClockS ?? 0))))
-          expect(settingsOnDials(kind, dialled(kind, usual, read.turned))).toEqual(settingsOnDials(kind, settings))
-          expect(read.turned.byClockS ?? 0).toBe(turned.byClockS)
-          expect({ ...read, turned: null }).toEqual({ piece: request.piece, room: request.room, targetC, kind, turned: null, kit: null })
+          const settings = Object.fromEntries(dialsOf(kind).map(d => [d.key, somewhere(d, at)])) as Settings
+          const asked = {
+            ...FIRST_REQUEST,
+            target: { ...FIRST_REQUEST.target, coreC: targetC },
+            piece: { ...FIRST_REQUEST.piece, ...sizes }
+          }
+          const request = by(asked, kind, settings)
+          const read = readPlanCase(JSON.parse(JSON.stringify(writePlanCase(request))))
+          expect(wholeSettings(read.request)).toEqual(wholeSettings(request))
+          expect({ ...read.request, method: null }).toEqual({ ...request, method: null })
         }
       )
     )
@@ -169,19 +175,17 @@ describe('a plan on the screen as a case file', () => {
 
   it('brings the cook’s own kit along', () => {
     const kit = kitInUse(READY_KITS[1].kit, {}, 'none', 'none')
-    const request = { ...FIRST_REQUEST, panId: kit.pan.id, ringId: kit.ring.id, kit }
-    const file: unknown = JSON.parse(
-      JSON.stringify(writePlanCase(request, 'oven then sear', settingsFor(request, 'oven then sear', {}), 0))
-    )
-    expect(readPlanCase(file).kit).toEqual(kit)
+    const request = by({ ...FIRST_REQUEST, kit }, 'oven then sear')
+    const file: unknown = JSON.parse(JSON.stringify(writePlanCase(request)))
+    expect(readPlanCase(file).request.kit).toEqual(kit)
     expect(() => readPlanCase({ ...(file as object), kit: { ...kit, pan: { ...kit.pan, diameterMm: 9000 } } })).toThrow(
       /kit.pan.diameterMm/
     )
   })
 
   it('is a case that the door answers', () => {
-    const settings = settingsFor(FIRST_REQUEST, 'oven then sear', { ovenC: 130, searS: 100 })
-    expect(JSON.stringify(answerPlan(writePlanCase(FIRST_REQUEST, 'oven then sear', settings, 0)))).toContain('oven then sear')
+    const request = by(FIRST_REQUEST, 'oven then sear', { ovenC: 130, searS: 100, rewarmS: 20, turning: 'every 30 s' })
+    expect(JSON.stringify(answerPlan(writePlanCase(request)))).toContain('oven then sear')
   })
 })
 
@@ -196,12 +200,45 @@ function somewhere(dial: Dial, at: number): unknown {
       return dial.options[Math.floor(at * 0.999 * dial.options.length)].value
     case 'yes':
       return at < 0.5
+    case 'turning':
+      return [...TURNINGS, '7 spells'][Math.floor(at * 0.999 * (TURNINGS.length + 1))]
+    case 'rest':
+      return at < 0.3
+        ? { kind: 'to the peak' }
+        : at < 0.6
+          ? { kind: 'half the cooking time' }
+          : { kind: 'clock', seconds: Math.round(at * 9000) }
+    case 'top-ups':
+      return toppedUp(60 + Math.round(at * 2000), 0.5)
   }
 }
-const settingsOnDials = <K extends MethodKind>(kind: K, settings: SettingsOf[K]): Dialled => {
-  const values = dialValues(kind, settings)
-  if (values.restSchool === 'clock') return values
-  // Where the rest is not by the clock, how long that would be is nothing.
-  const { restS: _, ...rest } = values
-  return rest
-}
+
+describe('what the page took and the file dropped, or the file took and the engine ignored', () => {
+  it('a moment back in the pan after bath and sear is in the file, in the plan and in its phases', () => {
+    const request = by(FIRST_REQUEST, 'bath then sear', { rewarmS: 20 })
+    expect(readPlanCase(writePlanCase(request)).request.method.settings.rewarmS).toBe(20)
+    const answer = ask('bath then sear', { rewarm: '20 s' }) as Answer
+    expect(answer.phases.at(-1)!.phase).toBe('rewarm')
+  })
+
+  it('turns by their number, as they were written first, and by their school are the same', () => {
+    for (const [spells, turning] of [
+      [2, 'once'],
+      [4, 'twice a side'],
+      [6, '6 spells']
+    ] as const)
+      expect(ask('sear then oven', { sear: '4 min', spells })).toEqual(ask('sear then oven', { sear: '4 min', turning }))
+  })
+
+  it('a sear turned every half minute has as many spells as that gives, in any method that sears', () => {
+    for (const kind of ['sear then oven', 'oven then sear', 'bath then sear', 'pot'] as const) {
+      const { phases } = ask(kind, { sear: '2 min', turning: 'every 30 s' }) as { phases: { phase: string; spells: number }[] }
+      expect(phases.find(p => p.phase === 'sear')?.spells).toBe(4)
+    }
+  })
+
+  it('an oven that the kit has not is said, not made up', () => {
+    const kit = { ...FIRST_REQUEST.kit, oven: null }
+    expect(problems(() => ask('roast', {}, { kit }))[0]).toMatchObject({ key: 'kit.oven' })
+  })
+})

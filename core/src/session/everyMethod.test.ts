@@ -1,17 +1,14 @@
 /** The stove by any method: every step is called in its turn, and what is slow is lit in time. */
 import { describe, expect, it } from 'vitest'
-import type { Dialled } from '#core/method/dials'
-import type { Method, Resting } from '#core/method/method'
-import { FILLET_LOG } from '#core/method/setups.fixture'
-import { METHODS, METHOD_KINDS } from '#core/method/methods'
-import { planFor, setupFor } from '#core/plan/everyMethod'
-import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { planUnderWay } from '#core/estimate/underWay'
+import { toppedUp, type Settings } from '#core/method/dials'
+import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
+import { asked, planned } from '#core/plan/planned.fixture'
+import { callFor, callsAfter } from './call'
 import type { CookEvent } from './events'
-import type { NextAction } from './nextAction'
-import { progressOf, spentUntil } from './progress'
-import { afterOf, callOf, nextOf, type Forecast } from './stand'
-import { begunBy, type Way } from './way'
+import { nextAction, type NextAction } from './nextAction'
+import { happenedUntil, progressOf, spentUntil } from './progress'
+import { preheatsOf } from './warmUp'
 
 const T0 = 1_750_000_000_000
 
@@ -26,26 +23,20 @@ interface Called {
 }
 
 /** A cook who does at once what is called, when it is due. */
-function walk(kind: Way['kind'], dials: Dialled = {}): Called[] {
-  const joint = kind === 'roast' || kind === 'in pastry'
-  const request = joint ? { ...FIRST_REQUEST, piece: FILLET_LOG } : FIRST_REQUEST
-  const found = planFor(request, kind, dials)
-  if (!('plan' in found)) throw new Error(found.unsuited)
-  const { way, preheatS } = begunBy(request, kind, dials, found.plan)
-  const [method, setup, asked] = [METHODS[kind] as unknown as Method<Resting>, setupFor(request, kind, dials), { request, preheatS }]
+function walk(kind: MethodKind, settings: Settings = {}): Called[] {
+  const { method, setup, plan, request } = planned(asked(kind, settings))
   const events: CookEvent[] = []
   const called: Called[] = []
   let now = T0
   for (let i = 0; i < 60; i++) {
     const progress = progressOf(events)
-    const off = progress.phase === 'resting'
-    const happened = { past: spentUntil(events, now), off, again: progress.again }
-    const forecast: Forecast = { way, plan: planUnderWay(method, setup, request.targetC, happened, way.free) }
-    const action = nextOf(progress, forecast, asked)
+    const forecast = planUnderWay(method, setup, request.target.coreC, happenedUntil(events, now), plan.free)
+    const action = nextAction(progress, forecast, preheatsOf(request, forecast.marks))
     if (action === null) return called
     now = Math.max(now + 1, Math.round(action.due ?? now))
-    const { says, done, advice } = callOf(action, progress, forecast, asked, 'metric')
-    const then = afterOf(action, progress, forecast, [60, 120], 0, 'metric')
+    const stand = { request, progress, forecast }
+    const then = callsAfter(action, stand, [60, 120], 0, 'metric')
+    const { says, done, advice } = callFor(action, stand, 'metric')
     called.push({ does: action.does, says, done, advice, then: then.map(t => t.what).join(', '), at: (now - T0) / 1000 })
     events.push({ id: `event-${i}`, kind: action.does, at: now, entered: now })
   }
@@ -55,7 +46,7 @@ const does = (called: readonly Called[]): string => called.map(c => c.does).join
 const plain = (text: string): string => text.replaceAll('\u00a0', ' ')
 
 describe('every method is called to its end', () => {
-  it.each(METHOD_KINDS.filter((k): k is Way['kind'] => k !== 'pan sear'))('%s', kind => {
+  it.each(METHOD_KINDS)('%s', kind => {
     const called = walk(kind)
     expect(called[0].does).toBe('lit')
     expect(called.at(-2)?.does).toBe('pulled')
@@ -68,7 +59,7 @@ describe('every method is called to its end', () => {
   })
 
   it('a sear, its turns, the fat edge, and the oven', () => {
-    const called = walk('sear then oven', { searSpells: 4, fatEdgeS: 60 })
+    const called = walk('sear then oven', { turning: 'twice a side', fatEdgeS: 60 })
     expect(does(called)).toBe('lit lit laid turned turned turned edged moved pulled carved')
     expect(called.map(c => c.done)).toContain('On its edge')
     expect(called[7].says).toBe('Put the strip steak into the oven')
@@ -82,7 +73,7 @@ describe('every method is called to its end', () => {
   })
 
   it('a pot is topped up when its time comes, with what was said', () => {
-    const called = walk('pot', { topUpEveryS: 600, topUpL: 0.5, searSpells: 2 })
+    const called = walk('pot', { topUps: toppedUp(600, 0.5), turning: 'once' })
     const poured = called.filter(c => c.says === 'Top up the pot with 0.5 L')
     expect(poured.length).toBeGreaterThan(1)
     expect(poured[1].at - poured[0].at).toBeCloseTo(600, 0)
@@ -91,7 +82,7 @@ describe('every method is called to its end', () => {
 
 describe('what is slow is lit in time', () => {
   it('the oven first, the ring so late that the pan does not burn dry, and both ready when the piece is laid in', () => {
-    const [oven, ring, laid, ...rest] = walk('sear then oven', { searSpells: 2, searS: 240 })
+    const [oven, ring, laid, ...rest] = walk('sear then oven', { turning: 'once', searS: 240 })
     expect(oven.says).toBe('Heat the oven')
     expect(plain(oven.advice)).toMatch(/^190 °C in the oven\. The ring comes in \d+½? min\.$/)
     expect(ring.says).toBe('Light the ring')
@@ -102,7 +93,7 @@ describe('what is slow is lit in time', () => {
   })
 
   it('the pan for a sear at the end is lit before the oven is done with', () => {
-    const called = walk('oven then sear', { searSpells: 2 })
+    const called = walk('oven then sear', { turning: 'once' })
     expect(does(called)).toBe('lit laid lit moved turned pulled carved')
     expect(called[2].says).toBe('Light the ring')
     expect(called[3].at - called[2].at).toBeGreaterThan(120)
@@ -125,9 +116,9 @@ describe('what else is said', () => {
   })
 
   it('what follows is said once: not the move that is called already', () => {
-    const called = walk('sear then oven', { searSpells: 2 })
-    expect(called.find(c => c.does === 'turned')!.then).toMatch(/^into the oven, out at/)
-    expect(called.find(c => c.does === 'moved')!.then).toMatch(/^out at/)
+    const called = walk('sear then oven', { turning: 'once' })
+    expect(called.find(c => c.does === 'turned')!.then).toMatch(/^into the oven, out of the oven at/)
+    expect(called.find(c => c.does === 'moved')!.then).toMatch(/^out of the oven at/)
   })
 
   it('out of the heat for good and put back, it says that it goes on; lifted out, it waits', () => {
@@ -139,15 +130,15 @@ describe('what else is said', () => {
     })
     const events = [at(0, 'laid'), at(100, 'moved'), at(400, 'lifted'), at(460, 'returned'), at(900, 'pulled'), at(960, 'returned')]
     expect(spentUntil(events, T0 + 1_000_000)).toEqual([
-      { stage: 0, seconds: 100 },
-      { stage: 1, seconds: 300 },
-      { stage: 'out', seconds: 60 },
-      { stage: 1, seconds: 440 },
-      { stage: 'out', seconds: 60 },
-      { stage: 1, seconds: 40 }
+      { stage: 0, down: 'first', seconds: 100 },
+      { stage: 1, down: 'first', seconds: 300 },
+      { stage: 'out', down: 'first', seconds: 60 },
+      { stage: 1, down: 'first', seconds: 440 },
+      { stage: 'out', down: 'first', seconds: 60 },
+      { stage: 1, down: 'first', seconds: 40 }
     ])
-    expect(progressOf(events)).toMatchObject({ phase: 'on the heat', stage: 1, again: true, pulledAt: null })
+    expect(progressOf(events)).toMatchObject({ phase: 'on the heat', moves: 1, again: true, pulledAt: null })
     expect(progressOf(events.slice(0, 4)).again).toBe(false)
-    expect(spentUntil(events.slice(0, 5), T0 + 5_000_000).at(-1)).toEqual({ stage: 1, seconds: 440 })
+    expect(spentUntil(events.slice(0, 5), T0 + 5_000_000).at(-1)).toEqual({ stage: 1, down: 'first', seconds: 440 })
   })
 })

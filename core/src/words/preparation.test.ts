@@ -1,0 +1,39 @@
+/** The checklist of getting a piece ready. */
+import { describe, expect, it } from 'vitest'
+import { cutById } from '#core/meat/cuts'
+import { USUAL_PREPARATION } from '#core/plan/preparation'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
+import { afterwards, checklistFor } from './preparation'
+
+const strip = cutById('strip')!
+
+describe('the checklist', () => {
+  it('is dated back in order, and every task says why', () => {
+    const tasks = checklistFor(
+      { ...USUAL_PREPARATION, surface: 'aired', salt: 'the day before', outMin: 30, tie: true },
+      strip,
+      FIRST_REQUEST.piece
+    )
+    const before = tasks.map(t => t.before)
+    expect([...before].sort((a, b) => b - a)).toEqual(before)
+    for (const t of tasks) expect(t.because.length).toBeGreaterThan(15)
+    expect(tasks.find(t => t.id === 'salt')?.before).toBe(24 * 3600)
+    expect(tasks.find(t => t.id === 'out')?.before).toBe(30 * 60)
+  })
+
+  it('names this cut’s own knife work, and none for a cut without', () => {
+    const ids = (id: string): string[] =>
+      checklistFor(USUAL_PREPARATION, cutById(id)!, { ...FIRST_REQUEST.piece, cutId: id }).map(t => t.id)
+    expect(ids('strip')).toContain('knife sinew strip')
+    expect(ids('rump-cap')).toContain('knife fat cap')
+    expect(checklistFor({ ...USUAL_PREPARATION, knife: false }, strip, FIRST_REQUEST.piece).some(t => t.id.startsWith('knife'))).toBe(false)
+  })
+
+  it('salt drawn for forty minutes is patted off; salt left for the table is not on the list before', () => {
+    const texts = (salt: (typeof USUAL_PREPARATION)['salt']): string[] =>
+      checklistFor({ ...USUAL_PREPARATION, salt }, strip, FIRST_REQUEST.piece).map(t => t.id)
+    expect(texts('40 min before')).toContain('pat after salt')
+    expect(texts('after')).not.toContain('salt')
+    expect(afterwards({ ...USUAL_PREPARATION, salt: 'after' }).join()).toMatch(/Salt the cut faces/)
+  })
+})
