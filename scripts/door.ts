@@ -36,7 +36,7 @@ function readCase(file: string): unknown {
 /** Line by line as they come, so that a long list need not be held, and the first answers are there at once. */
 async function batch(file: string): Promise<void> {
   const input = file === '-' ? process.stdin : createReadStream(file)
-  input.on('error', error => unreadable(error, file))
+  input.on('error', (error: Error) => unreadable(error, file))
   for await (const line of createInterface({ input, crlfDelay: Infinity })) {
     if (line.trim() === '') continue
     if (!process.stdout.write(`${JSON.stringify(answerLine(line))}\n`)) await new Promise(go => process.stdout.once('drain', go))

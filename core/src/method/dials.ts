@@ -76,7 +76,7 @@ const choice = (options: Readonly<Record<string, string>>): DialShape => ({
 const yes: DialShape = { kind: 'yes' }
 const row = (label: string, file: string, shape: DialShape, says: string): Row => ({ ...shape, label, file, says })
 
-export const REST_LIMITS_S = [0, 12 * 3600] as const
+const REST_LIMITS_S = [0, 12 * 3600] as const
 const DAY_S = 24 * 3600
 const POT_AT_MOST_S = 8 * 3600
 
@@ -145,7 +145,7 @@ const KEYS: Record<MethodKind, readonly SettingKey[]> = {
 }
 
 export const DIALS: readonly Dial[] = (Object.keys(ROWS) as SettingKey[]).map(key => ({ key, ...ROWS[key] }))
-export const dialOf = (key: SettingKey): Dial => ({ key, ...ROWS[key] })
+const dialOf = (key: SettingKey): Dial => ({ key, ...ROWS[key] })
 export const dialsOf = (kind: MethodKind): readonly Dial[] => KEYS[kind].map(dialOf)
 
 /** What of the kit a method is cooked with: it is what its settings are set on. */

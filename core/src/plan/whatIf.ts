@@ -37,7 +37,7 @@ export interface Consequence {
 
 export const LATE_S = 60
 /** A fridge, °C; a piece that is colder than this already has no colder start to fear. */
-export const FRIDGE_C = 4
+const FRIDGE_C = 4
 /** Turned once, or hardly more often: once less makes no odds. */
 const FEW_SPELLS = 2
 

@@ -25,7 +25,7 @@ export const FORMS = ['steak', 'roast'] as const
 export const MOST_NAMED = 12
 export const NAME_LENGTH = 40
 
-export const pieceSchema = yup
+const pieceSchema = yup
   .object({
     cutId: oneOf(CUTS.map(c => c.id)),
     count: within(PIECE_LIMITS.count, '').integer('Whole pieces only.'),

@@ -227,7 +227,7 @@ function topUp(moves: number, marks: readonly Mark[], set: Set): Call {
   }
 }
 
-export function pieceInWords({ piece }: Pick<PlanRequest, 'piece'>): string {
+function pieceInWords({ piece }: Pick<PlanRequest, 'piece'>): string {
   const cut = cutById(piece.cutId)
   return piece.count > 1 ? `the ${piece.count} pieces` : `the ${cut ? pieceName(piece, cut).toLowerCase() : 'piece'}`
 }

@@ -8,9 +8,9 @@ import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { valueAt } from '#core/heat/history'
 import type { Phase } from '#core/method/method'
-import { phaseName, shortName } from '#core/plan/everyMethod'
+import { phaseName, shortName } from '#core/words/phases'
 import { plateInUse, type Plan } from '#core/plan/plan'
-import type { Spread } from '#core/plan/spread'
+import type { Spread } from '#core/estimate/spread'
 import { capital, showClock, showTemperature, shownText } from '#core/quantity/format'
 import { useUnits } from '../stores/units'
 import { bandPath, degreeTicks, linePath, minuteTicks, scale } from './axes'
@@ -19,8 +19,7 @@ const props = defineProps<{
   plan: Plan
   spread: Spread | null
   /** Of the pan it begins in; null where it begins elsewhere. */
-  preheatS: number | null
-  turns?: readonly number[]
+  preheatS: number
   moment: number
 }>()
 const emit = defineEmits<{ 'update:moment': [seconds: number] }>()
@@ -38,7 +37,7 @@ const HEAT = { top: 200, bottom: 258 }
 /** Shown beyond the carving, as a share of the whole. */
 const AFTER = 0.06
 
-const start = computed(() => -(props.preheatS ?? 0))
+const start = computed(() => -props.preheatS)
 const end = computed(() => Math.max(props.plan.carve.time, Math.min(props.plan.peak.time, last(props.plan.history.time))) * (1 + AFTER))
 const x = computed(() => scale(start.value, end.value, LEFT, Math.max(width.value - RIGHT, LEFT + 50)))
 const topC = computed(() => Math.ceil((Math.max(props.plan.peak.core, props.plan.target, ...(props.spread?.high ?? [])) + 9) / 10) * 10)
@@ -76,12 +75,10 @@ const KIND: Record<Phase, Part['kind']> = {
 }
 const parts = computed((): Part[] => {
   const { plan } = props
-  const turns = props.turns?.length ?? 0
-  const seared = turns === 1 ? 'sear, one turn' : `sear, ${turns} turns`
   return [
-    ...(props.preheatS === null ? [] : [{ name: 'Heat the pan', from: start.value, to: 0, kind: 'heat' as const }]),
+    ...(props.preheatS > 0 ? [{ name: 'Heat the pan', from: start.value, to: 0, kind: 'heat' as const }] : []),
     ...plan.phases.map(p => ({
-      name: capital(p.phase === 'sear' && turns > 0 ? seared : p.phase === 'rest' ? 'rest' : phaseName(p)),
+      name: capital(p.phase === 'rest' ? 'rest' : phaseName(p)),
       short: capital(shortName(p)),
       from: p.from,
       to: p.to,
@@ -96,6 +93,11 @@ function nameOf(p: Part): string | undefined {
   return [p.name, p.short ?? p.name].find(name => room > name.length * 7.4 + 14)
 }
 
+/** When it is turned where it lies. */
+const turns = computed(() => {
+  const { marks } = props.plan
+  return marks.flatMap((m, i) => (i > 0 && m.stage === marks[i - 1].stage ? [m.from] : []))
+})
 const history = computed(() => props.plan.history)
 const read = (series: readonly number[]): number => valueAt(history.value.time, series, props.moment)
 const plateNow = computed(() => plateAt())
@@ -175,7 +177,7 @@ function last(values: readonly number[]): number {
           <rect :x="x(p.from)" :y="RIBBON.top" :width="Math.max(0, x(p.to) - x(p.from) - 1.5)" :height="RIBBON.height" />
           <title>{{ p.name }}</title>
         </g>
-        <line v-for="t in turns ?? []" :key="t" class="turn" :x1="x(t)" :x2="x(t)" :y1="RIBBON.top + 19" :y2="RIBBON.top + RIBBON.height" />
+        <line v-for="t in turns" :key="t" class="turn" :x1="x(t)" :x2="x(t)" :y1="RIBBON.top + 19" :y2="RIBBON.top + RIBBON.height" />
         <g v-for="p in parts" :key="`t${p.from}`" :class="p.kind">
           <text v-if="nameOf(p)" :x="x(p.from) + 8" :y="RIBBON.top + 15">{{ nameOf(p) }}</text>
         </g>

@@ -10,10 +10,10 @@ import { NO_OUTCOME, plannedOf, type CookRecord, type Outcome } from '#core/book
 import { standing, undoable, type CookEvent } from '#core/session/events'
 import { ALLOWED, progressOf } from '#core/session/progress'
 import { parseEvents, parseNewCook, type NewCook } from '#core/book/cookSchema'
-import type { Way } from '#core/session/way'
 import type { Plan } from '#core/plan/plan'
 import type { PlanRequest } from '#core/request/request'
-import type { Spread } from '#core/plan/spread'
+import type { Spread } from '#core/estimate/spread'
+import { wholeSettings } from '#core/request/setup'
 import { api, RefusedError, UnreachableError } from '../api/client'
 import { kept } from './kept'
 
@@ -31,15 +31,15 @@ type Letter = { readonly cookId: string } & (
 /** What a cook begins from. */
 interface Begun {
   readonly request: PlanRequest
-  readonly plan: Plan & { readonly turns: readonly number[] }
-  readonly preheatS: number | null
+  readonly plan: Plan
+  readonly preheatS: number
 }
 
 const RETRY_MS = 3000
 
 function parseCook(stored: unknown): CookRecord | null {
   if (stored === null) return null
-  const { id, title, createdAt, request, way, planned, events, outcome } = stored as CookRecord
+  const { id, title, createdAt, request, way, planned, events, outcome } = stored as CookRecord & { readonly way?: unknown }
   return { ...parseNewCook({ id, title, createdAt, request, way, planned }), events: parseEvents({ events }), outcome }
 }
 
@@ -62,14 +62,14 @@ export const useCook = defineStore('cook', () => {
   const unsent = computed(() => outbox.value.length)
   const canUndo = computed(() => (cook.value ? undoable(cook.value.events) : null))
 
-  function begin(title: string, result: Begun, spread: Spread | null, way: Way | null = null): void {
+  /** Every setting is written down as it stands: what is usual may be another one day. */
+  function begin(title: string, { request, plan, preheatS }: Begun, spread: Spread | null): void {
     const fresh: NewCook = {
       id: nanoid(12),
       title,
       createdAt: Date.now(),
-      request: result.request,
-      way,
-      planned: plannedOf(result.plan, spread, result.preheatS)
+      request: { ...request, method: { ...request.method, settings: wholeSettings(request) } },
+      planned: plannedOf(plan, spread, preheatS)
     }
     cook.value = { ...fresh, events: [], outcome: NO_OUTCOME }
     post({ kind: 'begin', cookId: fresh.id, cook: fresh })

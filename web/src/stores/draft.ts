@@ -1,22 +1,37 @@
 /**
- * The plan being made: the request as it stands, kept through reloads, and what is
- * wrong with what was typed.
+ * The request as it is being made: the one question that every place shows and changes, kept through
+ * reloads; what is wrong with what was typed; and how each method was set when it was last looked at.
  */
 import { defineStore } from 'pinia'
 import { computed, reactive } from 'vue'
-import { parseRequest } from '#core/request/schema'
 import { findContradiction } from '#core/meat/contradiction'
 import type { Cut } from '#core/meat/cut'
 import { CUTS, cutById } from '#core/meat/cuts'
 import { weightFromSize, type Piece } from '#core/meat/piece'
+import { dialsOf, fitsDial, type Settings } from '#core/method/dials'
+import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
+import { settingsFromEarlier } from '#core/request/earlier'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
-import type { PlanRequest } from '#core/request/request'
+import { by, type Guests, type PlanRequest, type Target } from '#core/request/request'
+import { parseRequest } from '#core/request/schema'
+import { suitsBest } from '#core/request/suits'
 import { kept } from './kept'
 
 /** What was ordered of a cut. */
 export interface Ordered {
   readonly pieceG?: number
   readonly thicknessMm?: number | null
+}
+
+type Set = Partial<Record<MethodKind, Settings>>
+
+function parseSet(stored: unknown): Set {
+  return Object.fromEntries(
+    METHOD_KINDS.map(kind => {
+      const given: Readonly<Record<string, unknown>> = { ...settingsFromEarlier((stored as Record<string, unknown>)[kind]) }
+      return [kind, Object.fromEntries(dialsOf(kind).flatMap(d => (fitsDial(d, given[d.key]) ? [[d.key, given[d.key]] as const] : [])))]
+    })
+  )
 }
 
 export const useDraft = defineStore('draft', () => {
@@ -26,23 +41,53 @@ export const useDraft = defineStore('draft', () => {
     () => false,
     stored => stored === true
   )
+  const set = kept<Set>('macellaio.dials', () => ({}), parseSet)
   /** What was typed and cannot be read, by field. */
   const problems = reactive<Record<string, string>>({})
 
   const cut = computed(() => cutById(request.value.piece.cutId) ?? CUTS[0])
   const round = computed(() => cut.value.shape.outline === 'round' && request.value.piece.form !== 'roast')
   const contradiction = computed(() => findContradiction(request.value.piece, cut.value))
-  const table = computed(() => ({ intact: request.value.piece.intact ?? ('yes' as const), vulnerable: request.value.vulnerable ?? false }))
+  const table = computed(() => ({ intact: request.value.piece.intact ?? ('yes' as const), vulnerable: request.value.guests.atRisk }))
   const firstProblem = computed(() => Object.entries(problems)[0] as [string, string] | undefined)
 
   function change(part: Partial<PlanRequest>): void {
     request.value = { ...request.value, ...part }
     touched.value = true
   }
+  const aim = (part: Partial<Target>): void => change({ target: { ...request.value.target, ...part } })
+  const seat = (part: Partial<Guests>): void => change({ guests: { ...request.value.guests, ...part } })
   /** What comes of the kit and not of the cook's hand. */
   function lay(part: Partial<PlanRequest>): void {
     request.value = { ...request.value, ...part }
   }
+
+  /** How a method is set: what the cook has changed of it. */
+  const settingsFor = (kind: MethodKind): Settings =>
+    kind === request.value.method.kind ? request.value.method.settings : (set.value[kind] ?? {})
+  /** The same question by another method, as that was last set. */
+  const askedBy = (kind: MethodKind): PlanRequest => by(request.value, kind, settingsFor(kind))
+  function setMethod(kind: MethodKind, settings: Settings, part: Partial<PlanRequest> = {}): void {
+    set.value = { ...set.value, [request.value.method.kind]: request.value.method.settings, [kind]: settings }
+    request.value = { ...request.value, ...part, method: { kind, settings } }
+  }
+  const choose = (kind: MethodKind): void => {
+    if (kind !== request.value.method.kind) setMethod(kind, settingsFor(kind))
+  }
+  function turn(settings: Settings): void {
+    const { kind, settings: before } = request.value.method
+    setMethod(kind, { ...before, ...settings })
+    touched.value = true
+  }
+  const asUsual = (): void => setMethod(request.value.method.kind, {})
+  /** A whole request that was read from elsewhere. */
+  function open(read: PlanRequest): void {
+    put(read.piece)
+    // Who is at this table is not what the file says.
+    const guests = { ...read.guests, named: request.value.guests.named }
+    setMethod(read.method.kind, read.method.settings, { ...read, guests })
+  }
+
   function changePiece(part: Partial<Piece>): void {
     change({ piece: { ...request.value.piece, ...part } })
   }
@@ -56,6 +101,9 @@ export const useDraft = defineStore('draft', () => {
   function complain(field: string, message: string | null): void {
     if (message === null) delete problems[field]
     else problems[field] = message
+  }
+  function forgive(): void {
+    for (const field of Object.keys(problems)) delete problems[field]
   }
 
   /** Puts a piece of a cut on the bench: a usual one, or as it was ordered. */
@@ -77,10 +125,11 @@ export const useDraft = defineStore('draft', () => {
     put({ cutId: chosen.id, form: chosen.form, count: 1, surface: 'patted', ...usual, lengthMm, widthMm, weightG })
   }
 
-  /** Puts another piece on the bench: nothing of the one before stays. */
+  /** Puts another piece on the bench: nothing of the one before stays, and it is planned by what suits it. */
   function put(piece: Piece): void {
     change({ piece })
-    for (const field of Object.keys(problems)) delete problems[field]
+    choose(suitsBest(piece, request.value.kit))
+    forgive()
   }
 
   return {
@@ -93,10 +142,19 @@ export const useDraft = defineStore('draft', () => {
     table,
     firstProblem,
     change,
+    aim,
+    seat,
     lay,
+    settingsFor,
+    askedBy,
+    choose,
+    turn,
+    asUsual,
+    open,
     changePiece,
     measure,
     complain,
+    forgive,
     take,
     put
   }

@@ -53,13 +53,19 @@ export const useKit = defineStore('kit', () => {
 
   /** What a plan cooks with follows the kit: a pan that is gone is replaced by one that is there. */
   function lay(): void {
-    const { panId, ringId, room } = draft.request
-    const inUse = kitInUse(kit.value, chosen.value, panId, ringId)
-    const same = JSON.stringify(draft.request.kit) === JSON.stringify(inUse)
+    const { kit: before, room } = draft.request
+    const inUse = kitInUse(kit.value, chosen.value, before.pan.id, before.ring.id)
+    const same = JSON.stringify(before) === JSON.stringify(inUse)
     if (same && room.altitudeM === kit.value.altitudeM) return
-    draft.lay({ kit: inUse, panId: inUse.pan.id, ringId: inUse.ring.id, room: { ...room, altitudeM: kit.value.altitudeM } })
+    draft.lay({ kit: inUse, room: { ...room, altitudeM: kit.value.altitudeM } })
   }
-  watch([kit, chosen, () => draft.request.panId, () => draft.request.ringId], lay, { immediate: true })
+  watch([kit, chosen], lay, { immediate: true })
+
+  /** A pan on a ring: which is the request's own. */
+  function use(shelf: 'pans' | 'rings', id: string): void {
+    const item = (kit.value[shelf] as readonly { readonly id: string }[]).find(i => i.id === id)
+    if (item) draft.change({ kit: { ...draft.request.kit, [shelf === 'pans' ? 'pan' : 'ring']: item } })
+  }
 
   function replace(next: Kit): boolean {
     try {
@@ -124,5 +130,5 @@ export const useKit = defineStore('kit', () => {
     }
   }
 
-  return { kit, chosen, oil, oilId, thermometer, unsent, offline, problem, before, replace, put, remove, choose, undo, load }
+  return { kit, chosen, oil, oilId, thermometer, unsent, offline, problem, before, replace, put, remove, choose, use, undo, load }
 })

@@ -3,23 +3,21 @@ import dayjs from 'dayjs'
 import { nanoid } from 'nanoid'
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
-import { readPlanCase, writePlanCase } from '#core/formats/planCase'
+import { readPlanCase, writePlanCase } from '#core/formats/caseFile'
 import { parseTicket } from '#core/formats/ticketSchema'
-import { settingsFor } from '#core/plan/everyMethod'
 import { InvalidInputError } from '#core/input/problem'
 import { cutById } from '#core/meat/cuts'
 import { pieceName } from '#core/meat/piece'
-import type { MethodKind } from '#core/method/methods'
 import type { Plan } from '#core/plan/plan'
+import type { PlanRequest } from '#core/request/request'
 import { beefDish } from '#core/service/beef'
 import type { Dish, Kitchen } from '#core/service/dish'
 import type { Service } from '#core/service/schedule'
 import { dishesOf, kitchenOf, MOST_LINES, type Ticket } from '#core/service/ticket'
-import { hireWorker, Latest, type Hand } from '../workers/planner'
+import { Queue } from '../workers/queue'
 import { useDraft } from './draft'
 import { kept } from './kept'
 import { useKit } from './kit'
-import { useMethods } from './methods'
 
 export const MOMENT = 'YYYY-MM-DDTHH:mm'
 const SUPPER_H = 19.5
@@ -42,7 +40,6 @@ interface Question {
 export const usePass = defineStore('pass', () => {
   const draft = useDraft()
   const kit = useKit()
-  const methods = useMethods()
 
   const example = (): Ticket => {
     const { count, weightG } = draft.request.piece
@@ -78,19 +75,18 @@ export const usePass = defineStore('pass', () => {
   const service = computed(() => (laid.value?.key === keyOf() ? laid.value.service : null))
   const stale = computed(() => laid.value?.service ?? null)
 
-  let hand: Hand | null = null
-  const latest = new Latest<Question, Service>(
-    ({ dishes: what, kitchen: where }) => (hand ??= hireWorker()).remote.service(what, where) as Promise<Service>,
-    ({ key }, found) => {
+  const queue = new Queue<Question, Service>({
+    ask: (remote, { dishes: what, kitchen: where }) => remote.serve(what, where) as Promise<Service>,
+    answered: ({ key }, found) => {
       failed.value = false
       laid.value = { key, service: found }
     },
-    () => (failed.value = true)
-  )
+    failed: () => (failed.value = true)
+  })
   /** Only while somebody looks. */
   const watched = shallowRef(false)
   watch([dishes, kitchen, watched], () => {
-    if (watched.value && service.value === null) latest.put({ key: keyOf(), dishes: dishes.value, kitchen: kitchen.value })
+    if (watched.value && service.value === null) queue.put({ key: keyOf(), dishes: dishes.value, kitchen: kitchen.value })
   })
 
   /** @returns what is wrong; null once it stands */
@@ -130,25 +126,23 @@ export const usePass = defineStore('pass', () => {
   const untick = (): void => void (done.value = [])
 
   /** The plan as it stands at the fire, put on the ticket; one of the same piece and way is replaced. */
-  function putBeef(kind: MethodKind, plan: Plan): string | null {
-    const { request } = draft
+  function putBeef(request: PlanRequest, plan: Plan): string | null {
+    const { kind } = request.method
     const cut = cutById(request.piece.cutId)
     const { count } = request.piece
     const name = `${count > 1 ? `${count} × ` : ''}${cut ? pieceName(request.piece, cut) : 'Beef'}, ${kind}`
-    const dials = methods.turned[kind] ?? {}
-    const file = writePlanCase(request, kind, settingsFor(request, kind, dials), dials.byClockS ?? 0)
-    const dish = beefDish('beef', name, request, kind, dials, plan, ticket.value.diners)
+    const file = writePlanCase(request)
+    const dish = beefDish('beef', name, request, plan, ticket.value.diners)
     const others = ticket.value.lines.filter(l => !('dish' in l && l.dish.kind === 'beef' && l.dish.name === name))
     return change({ lines: [{ id: nanoid(8), dish, plan: file }, ...others] })
   }
 
-  /** Back to the fire as it was planned. @returns by which way; null where nothing was kept of it */
-  function openBeef(id: string): MethodKind | null {
+  /** Back to the fire as it was planned. @returns whether anything was kept of it */
+  function openBeef(id: string): boolean {
     const line = ticket.value.lines.find(l => l.id === id)
-    if (!line || !('plan' in line) || !line.plan) return null
-    const read = readPlanCase(line.plan)
-    methods.open(read)
-    return read.kind
+    if (!line || !('plan' in line) || !line.plan) return false
+    draft.open(readPlanCase(line.plan).request)
+    return true
   }
 
   return {

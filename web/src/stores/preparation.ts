@@ -4,9 +4,11 @@ import { computed, shallowRef, watch } from 'vue'
 import type { Packet } from '#core/shop/larder'
 import { parsePacket } from '#core/shop/schema'
 import { SURFACES } from '#core/meat/piece'
-import { checklistFor, OILINGS, PEPPERINGS, SALTINGS, USUAL_PREPARATION, type Compared, type Preparation } from '#core/plan/preparation'
-import { RequestError, setupOf, type PlanRequest } from '#core/request/request'
-import { hireWorker, Latest } from '../workers/planner'
+import { OILINGS, PEPPERINGS, SALTINGS, USUAL_PREPARATION, type Compared, type Preparation } from '#core/plan/preparation'
+import { RequestError, type PlanRequest } from '#core/request/request'
+import { setupOf } from '#core/request/setup'
+import { checklistFor } from '#core/words/preparation'
+import { Queue } from '../workers/queue'
 import { useDraft } from './draft'
 import { kept } from './kept'
 
@@ -68,21 +70,20 @@ export const usePreparation = defineStore('preparation', () => {
     ticked.value = ticked.value.includes(id) ? ticked.value.filter(t => t !== id) : [...ticked.value, id]
   }
 
-  const hand = hireWorker()
-  const warm = new Latest<Question, number>(
-    ({ request, preparation: p }) => hand.remote.warmedUp(request, p),
-    (_, startC) => draft.changePiece({ startC: Math.round(startC * 10) / 10 }),
-    () => undefined
-  )
-  const comparing = new Latest<Question, Compared>(
-    ({ request, preparation: p }) => hand.remote.preparations(request, p),
-    (question, answer) => (compared.value = { question, answer }),
-    () => (compared.value = null)
-  )
+  const warm = new Queue<Question, number>({
+    ask: (remote, { request, preparation: p }) => remote.warmedUp(request, p),
+    answered: (_, startC) => draft.changePiece({ startC: Math.round(startC * 10) / 10 }),
+    failed: () => undefined
+  })
+  const comparing = new Queue<Question, Compared>({
+    ask: (remote, { request, preparation: p }) => remote.preparations(request, p),
+    answered: (question, answer) => (compared.value = { question, answer }),
+    failed: () => (compared.value = null)
+  })
 
   const question = computed<Question | null>(() => {
     const { request } = draft
-    // What a pan makes of it says nothing of a joint.
+    // A joint takes its time, and half an hour more or less of chill is little to it.
     if (request.piece.form === 'roast') return null
     try {
       setupOf(request)

@@ -2,31 +2,27 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
-import { preheatSeconds } from '#core/kit/pan'
 import { isTender } from '#core/meat/cut'
 import { CUTS } from '#core/meat/cuts'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
-import { planPanSear } from '#core/plan/panPlan'
-import { setupOf } from '#core/request/request'
+import { asked, planned } from '#core/plan/planned.fixture'
+import { by } from '#core/request/request'
+import { setupOf, settingsOf } from '#core/request/setup'
 import { useCook } from './cook'
 import { READY_KITS } from '#core/kit/kit'
 import { useDraft } from './draft'
 import { useGuests } from './guests'
 import { useKit } from './kit'
 import { usePass } from './pass'
-import type { PlanResult } from './planner'
-import { useMethods } from './methods'
+import { usePlan } from './plan'
 import { useUnits } from './units'
 
-const { hire } = vi.hoisted(() => ({ hire: vi.fn() }))
-vi.mock('../workers/planner', async original => ({ ...(await original()), hireWorker: hire }))
+const { start } = vi.hoisted(() => ({ start: vi.fn() }))
+vi.mock('../workers/engine', () => ({ startEngine: start, askEngine: vi.fn() }))
 
-const { settings, room } = setupOf(FIRST_REQUEST)
-const RESULT: PlanResult = {
-  request: FIRST_REQUEST,
-  plan: planPanSear(setupOf(FIRST_REQUEST), FIRST_REQUEST.targetC),
-  preheatS: preheatSeconds(settings.pan, settings.ring, FIRST_REQUEST.panC, room.temperatureC)
-}
+const { plan: PLAN } = planned(FIRST_REQUEST)
+const RESULT = { request: FIRST_REQUEST, plan: PLAN, preheatS: 212 }
+const silent = (): unknown => ({ remote: new Proxy({}, { get: () => () => new Promise(() => undefined) }), terminate: () => undefined })
 
 const storage = new Map<string, string>()
 let sent: { method: string; path: string; body: unknown }[] = []
@@ -37,9 +33,11 @@ beforeEach(() => {
   sent = []
   server = 'up'
   vi.useFakeTimers()
+  start.mockReset().mockImplementation(silent)
   vi.stubGlobal('localStorage', {
     getItem: (key: string) => storage.get(key) ?? null,
-    setItem: (key: string, value: string) => void storage.set(key, value)
+    setItem: (key: string, value: string) => void storage.set(key, value),
+    removeItem: (key: string) => void storage.delete(key)
   })
   vi.stubGlobal('fetch', (path: string, { method, body }: { method: string; body?: string }) => {
     if (server === 'down') return Promise.reject(new TypeError('no route'))
@@ -148,7 +146,7 @@ describe('the draft', () => {
     expect(useDraft().touched).toBe(true)
   })
 
-  it.each(['{', '{"piece":{}}', JSON.stringify({ ...FIRST_REQUEST, panC: 9000 }), 'null'])(
+  it.each(['{', '{"piece":{}}', JSON.stringify(by(FIRST_REQUEST, 'pan sear', { panC: 9000 })), 'null'])(
     'what cannot be read back (%s) gives way to the example',
     stored => {
       storage.set('macellaio.draft', stored)
@@ -163,7 +161,7 @@ describe('the draft', () => {
       draft.take(cut)
       await nextTick()
       expect(draft.contradiction).toBeNull()
-      expect(() => setupOf({ ...draft.request, panId: 'cast-iron-28' })).not.toThrow()
+      expect(() => setupOf(draft.request)).not.toThrow()
     }
   )
 
@@ -192,7 +190,7 @@ describe('the kit', () => {
     server = 'down'
     expect(useKit().put('pans', heavy)).toBe(true)
     await nextTick()
-    expect(useDraft().request.kit?.pan.floorMm).toBe(9)
+    expect(useDraft().request.kit.pan.floorMm).toBe(9)
     expect(useDraft().touched).toBe(false)
     reload()
     expect(useKit().kit.pans[0].name).toBe('Heavy')
@@ -207,7 +205,7 @@ describe('the kit', () => {
     const kit = useKit()
     kit.remove('pans', 'cast-iron-28')
     await nextTick()
-    expect(useDraft().request.panId).toBe('cast-iron-24')
+    expect(useDraft().request.kit.pan.id).toBe('cast-iron-24')
     kit.undo()
     expect(kit.kit.pans.map(p => p.id)).toContain('cast-iron-28')
     expect(kit.replace({ ...kit.kit, rings: [] })).toBe(false)
@@ -228,32 +226,156 @@ describe('guests', () => {
     expect(guests.targets).toEqual([59])
     expect(guests.setOwn({ ...guests.own, bands: guests.own.bands.map((b, i) => (i === 1 ? { ...b, aim: 20 } : b)) })).toBeTruthy()
     guests.goBy('hot', 'medium rare')
-    expect(useDraft().request).toMatchObject({ scaleId: 'hot', targetC: 60 })
+    expect(useDraft().request).toMatchObject({ target: { scaleId: 'hot', coreC: 60 } })
     reload()
     expect(useGuests().guests.map(g => g.name)).toEqual(['Bo', ''])
   })
 })
 
-describe('one way looked at in full', () => {
-  it('set back before it was answered, it is asked again and not left waiting', async () => {
-    const asked: ((answer: unknown) => void)[] = []
-    hire.mockImplementation(() => ({ remote: { method: () => new Promise(answer => asked.push(answer)) }, stop: () => undefined }))
-    const methods = useMethods()
-    methods.follow('roast')
+describe('one draft for every method', () => {
+  it('what is set is there when one comes back to the method, and after a reload', () => {
+    const draft = useDraft()
+    draft.turn({ turning: 'once', byClockS: 600 })
+    draft.choose('roast')
+    draft.turn({ ovenC: 140 })
+    expect(draft.request.method).toEqual({ kind: 'roast', settings: { ovenC: 140 } })
+    expect(draft.askedBy('pan sear').method.settings).toEqual({ turning: 'once', byClockS: 600 })
+    reload()
+    const again = useDraft()
+    expect(again.request.method).toEqual({ kind: 'roast', settings: { ovenC: 140 } })
+    again.choose('pan sear')
+    expect(again.request.method.settings).toEqual({ turning: 'once', byClockS: 600 })
+    again.asUsual()
+    expect(again.request.method.settings).toEqual({})
+    expect(again.settingsFor('roast')).toEqual({ ovenC: 140 })
+  })
+
+  it('a joint on the bench is planned as a joint, a steak in its pan again', () => {
+    const draft = useDraft()
+    draft.take(CUTS.find(c => c.form === 'roast' && isTender(c))!)
+    expect(draft.request.method.kind).toBe('roast')
+    draft.take(CUTS.find(c => c.id === 'strip')!)
+    expect(draft.request.method.kind).toBe('pan sear')
+  })
+
+  it('what an older page kept is read: its pan, its dials by method, its guests', () => {
+    const older = { ...asked('pan sear'), method: 'pan sear', panId: 'cast-iron-28', ringId: 'large-ring', panC: 230, turning: 'once' }
+    const { target: _, guests: __, kit: ___, ...plain } = older
+    const stored = { ...plain, cover: 'bare', rest: { kind: 'clock', seconds: 1200 }, scaleId: 'middle', targetC: 57 }
+    storage.set('macellaio.draft', JSON.stringify(stored))
+    storage.set('macellaio.dials', JSON.stringify({ roast: { ovenC: 150, searSpells: 2 }, grill: { directSpells: 6 }, pot: { bathC: 3 } }))
+    storage.set('macellaio.guests', JSON.stringify([{ id: 'g1', name: 'Bo', targetC: 50 }]))
+    const draft = useDraft()
+    expect(draft.request.target.coreC).toBe(57)
+    expect(settingsOf(draft.request)).toMatchObject({ panC: 230, turning: 'once', rest: { kind: 'clock', seconds: 1200 } })
+    expect(draft.settingsFor('roast')).toEqual({ ovenC: 150, turning: 'once' })
+    expect(draft.settingsFor('grill')).toEqual({ turning: '6 spells' })
+    expect(draft.settingsFor('pot')).toEqual({})
+    expect(useGuests().guests.map(g => g.name)).toEqual(['Bo'])
+    useGuests().dismiss('g1')
+    reload()
+    expect(useGuests().guests).toEqual([])
+  })
+
+  it('a whole request that is read comes with its method, and leaves who is at the table', () => {
+    const draft = useDraft()
+    useGuests().seat(50, 'Bo')
+    draft.complain('Thickness', 'Not a length.')
+    draft.open(asked('two-zone grill', { grateC: 280 }, { thicknessMm: 45 }, 52))
+    expect(draft.request).toMatchObject({ method: { kind: 'two-zone grill', settings: { grateC: 280 } }, target: { coreC: 52 } })
+    expect(draft.request.guests.named.map(g => g.name)).toEqual(['Bo'])
+    expect(draft.firstProblem).toBeUndefined()
+  })
+})
+
+describe('the plan of the draft', () => {
+  interface Ask {
+    readonly request: typeof FIRST_REQUEST
+    readonly answer: (found: unknown) => void
+    readonly fail: (why: Error) => void
+  }
+  function engine(): { readonly asks: Ask[]; readonly ended: number[] } {
+    const asks: Ask[] = []
+    const ended: number[] = []
+    start.mockImplementation(() => {
+      const number = start.mock.calls.length
+      const never = (): Promise<void> => new Promise(() => undefined)
+      const plan = (request: Ask['request']): Promise<unknown> => new Promise((answer, fail) => asks.push({ request, answer, fail }))
+      return { remote: { plan, warmUp: never, spread: never, misjudged: never, cancel: never }, terminate: () => void ended.push(number) }
+    })
+    return { asks, ended }
+  }
+  const ticks = async (): Promise<void> => {
+    for (let i = 0; i < 6; i++) await Promise.resolve()
+  }
+  const found = (request: Ask['request']): object => ({ kind: request.method.kind, plan: PLAN, lateS: 60 })
+
+  it('is asked for at once, and counts only for what is on the screen', async () => {
+    const { asks } = engine()
+    const [draft, plan] = [useDraft(), usePlan()]
+    expect(plan.state).toBe('working')
+    asks[0].answer(found(asks[0].request))
+    await ticks()
+    expect(plan.state).toBe('ready')
+    expect(plan.current?.preheatS).toBeGreaterThan(120)
+    draft.turn({ panC: 225 })
     await nextTick()
-    const answerNext = async (): Promise<void> => {
-      asked.shift()!({ kind: 'roast', unsuited: 'No.', nearestC: null })
-      for (let i = 0; i < 5; i++) await Promise.resolve()
+    expect(plan.current).toBeNull()
+    expect(plan.shown?.plan).toStrictEqual(PLAN)
+    draft.choose('grill')
+    await nextTick()
+    expect(plan.shown).toBeNull()
+  })
+
+  it('set back before it was answered, the newest question is the one that is answered', async () => {
+    const { asks } = engine()
+    const [draft, plan] = [useDraft(), usePlan()]
+    for (const panC of [220, 225, 230]) {
+      draft.turn({ panC })
+      await nextTick()
     }
-    await answerNext()
-    expect(methods.current('roast')).not.toBeNull()
-    methods.turn('roast', 'ovenC', 150)
+    asks[0].answer(found(asks[0].request))
+    await ticks()
+    expect(plan.current).toBeNull()
+    expect(asks).toHaveLength(2)
+    expect(asks[1].request.method.settings.panC).toBe(230)
+    asks[1].answer(found(asks[1].request))
+    await ticks()
+    expect(plan.current?.request.method.settings.panC).toBe(230)
+  })
+
+  it('what keeps a newer question waiting too long is ended, and a fresh worker asked', async () => {
+    const { asks, ended } = engine()
+    const [draft, plan] = [useDraft(), usePlan()]
+    await vi.advanceTimersByTimeAsync(100)
+    draft.turn({ panC: 220 })
     await nextTick()
-    methods.asUsual('roast')
+    expect(ended).toEqual([])
+    await vi.advanceTimersByTimeAsync(400)
+    expect(ended).toEqual([1])
+    expect(asks).toHaveLength(2)
+    asks[0].answer(found(asks[0].request))
+    await ticks()
+    expect(plan.current).toBeNull()
+    asks[1].answer(found(asks[1].request))
+    await ticks()
+    expect(plan.current?.request.method.settings.panC).toBe(220)
+  })
+
+  it('a refusal and a failure each say so, and the next change is tried again', async () => {
+    const { asks } = engine()
+    const [draft, plan] = [useDraft(), usePlan()]
+    asks[0].answer({ kind: 'pan sear', refused: 'Too thin.', key: null, nearest: null })
+    await ticks()
+    expect([plan.state, plan.refused?.refused]).toEqual(['refused', 'Too thin.'])
+    draft.turn({ panC: 220 })
     await nextTick()
-    await answerNext()
-    await answerNext()
-    expect(methods.current('roast')).not.toBeNull()
+    expect(plan.state).toBe('working')
+    asks[1].fail(new Error('out of memory'))
+    await ticks()
+    expect(plan.refused?.refused).toMatch(/engine failed/)
+    draft.complain('Pan', 'Not a temperature.')
+    expect(plan.state).toBe('wrong input')
   })
 })
 
@@ -271,13 +393,17 @@ describe('the ticket of the pass', () => {
 
   it('the plan of the same piece and way takes the place of the one before; of another way it is another dish', () => {
     const pass = usePass()
-    pass.putBeef('pan sear', RESULT.plan)
-    pass.putBeef('pan sear', RESULT.plan)
+    pass.putBeef(FIRST_REQUEST, PLAN)
+    pass.putBeef(FIRST_REQUEST, PLAN)
     const beef = () => pass.dishes.filter(d => d.kind === 'beef')
     expect(beef()).toHaveLength(1)
-    expect(beef()[0].pullC).toBe(RESULT.plan.pull.core)
-    pass.putBeef('sear then oven', RESULT.plan)
+    expect(beef()[0].pullC).toBe(PLAN.pull.core)
+    const oven = by(FIRST_REQUEST, 'sear then oven', { ovenC: 170 })
+    pass.putBeef(oven, PLAN)
     expect(beef()).toHaveLength(2)
+    expect(pass.openBeef(pass.ticket.lines[0].id)).toBe(true)
+    expect(useDraft().request.method).toMatchObject({ kind: 'sear then oven', settings: { ovenC: 170 } })
+    expect(pass.openBeef('nothing')).toBe(false)
   })
 
   it('keeps what was changed through a reload, takes the last change back, and refuses what cannot be', () => {

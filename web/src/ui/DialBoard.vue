@@ -1,35 +1,60 @@
 <script setup lang="ts">
-/** Everything that can be set in one method, each as what it is: a quantity, a number, one of a few, a yes. */
+/** Everything that can be set in one method, each as what it is: a quantity, a number, one of a few, a yes, a rhythm. */
 import { computed } from 'vue'
-import type { Dial, DialKey, DialValues, Dialled } from '#core/method/dials'
+import { toppedUp, type Dial, type SettingKey, type Settings } from '#core/method/dials'
+import type { RestLength } from '#core/method/method'
+import { TURNINGS } from '#core/method/turning'
+import { capital } from '#core/quantity/format'
 import CountField from './CountField.vue'
 import PickField from './PickField.vue'
 import QuantityField from './QuantityField.vue'
 
 const props = defineProps<{
   dials: readonly Dial[]
-  values: Dialled
+  /** Each as it stands. */
+  values: Settings
   /** What the method leaves free: "time in the oven". */
   free: string
   /** A joint is rolled in the pan: it has no turns and no edge. */
   round?: boolean
 }>()
-const emit = defineEmits<{ turn: [key: DialKey, value: DialValues[DialKey]]; problem: [key: DialKey, message: string | null] }>()
+const emit = defineEmits<{ turn: [settings: Settings]; problem: [key: SettingKey, message: string | null] }>()
 
 /** A dial that means nothing as the others stand is out of the way. */
 const shown = computed(() =>
   props.dials.filter(({ key }) => {
-    const { restSchool, topUpEveryS, searS } = props.values
-    if (key === 'byClockS' || (props.round && (key === 'searSpells' || key === 'fatEdgeS'))) return false
-    if (key === 'restS') return restSchool === 'clock'
-    if (key === 'topUpL') return (topUpEveryS ?? 0) > 0
-    if (key === 'searSpells' || key === 'basted') return searS === undefined || searS > 0
+    if (key === 'byClockS' || (props.round && (key === 'turning' || key === 'fatEdgeS'))) return false
+    if (key === 'turning' || key === 'basted') return props.values.searS === undefined || props.values.searS > 0
     return true
   })
 )
+const set = (key: SettingKey, value: unknown): void => emit('turn', { [key]: value })
+const number = (key: SettingKey): number => Number(props.values[key] ?? 0)
+
+const turnings = computed(() => {
+  const { turning } = props.values
+  const all = turning === undefined || TURNINGS.some(t => t === turning) ? TURNINGS : [...TURNINGS, turning]
+  return all.map(value => ({ value, label: value }))
+})
+
+const SCHOOLS = [
+  { value: 'to the peak', label: 'to its peak' },
+  { value: 'clock', label: 'a set time' },
+  { value: 'half the cooking time', label: 'half the cooking time' }
+] as const
+const USUAL_REST_S = 600
+const rest = computed((): RestLength => props.values.rest ?? { kind: 'to the peak' })
+function restFor(kind: string): void {
+  set('rest', kind === 'clock' ? { kind, seconds: USUAL_REST_S } : { kind })
+}
+
+const USUAL_TOP_UP_L = 0.5
+const poured = computed(() => props.values.topUps?.at(0) ?? null)
+const TOP_UP_EVERY_S = [0, 8 * 3600] as const
+
 const clock = computed(() => props.dials.find(d => d.key === 'byClockS'))
 const byClock = computed(() => props.values.byClockS ?? 0)
-const number = (key: DialKey): number => Number(props.values[key] ?? 0)
+const USUAL_CLOCK_S = 600
 </script>
 
 <template>
@@ -42,7 +67,7 @@ const number = (key: DialKey): number => Number(props.values[key] ?? 0)
         :dimension="d.dimension"
         :range="d.range"
         :model-value="number(d.key)"
-        @update:model-value="v => emit('turn', d.key, v)"
+        @update:model-value="v => set(d.key, v)"
         @problem="m => emit('problem', d.key, m)"
       />
       <count-field
@@ -53,35 +78,65 @@ const number = (key: DialKey): number => Number(props.values[key] ?? 0)
         :range="d.range"
         :step="d.step"
         :model-value="number(d.key)"
-        @update:model-value="v => emit('turn', d.key, v)"
+        @update:model-value="v => set(d.key, v)"
       />
       <pick-field
-        v-else-if="d.kind === 'choice'"
+        v-else-if="d.kind === 'choice' || d.kind === 'turning'"
         class="field wide"
         :label="d.label"
-        :options="d.options"
+        :options="d.kind === 'choice' ? d.options : turnings"
         :model-value="String(values[d.key])"
-        @update:model-value="v => emit('turn', d.key, v as DialValues[DialKey])"
+        @update:model-value="v => set(d.key, v)"
       />
-      <label v-else class="yes">
-        <input
-          type="checkbox"
-          :checked="values[d.key] === true"
-          @change="e => emit('turn', d.key, (e.target as HTMLInputElement).checked)"
+      <template v-else-if="d.kind === 'rest'">
+        <pick-field class="field wide" :label="d.label" :options="SCHOOLS" :model-value="rest.kind" @update:model-value="restFor" />
+        <quantity-field
+          v-if="rest.kind === 'clock'"
+          class="field"
+          label="Rest"
+          dimension="duration"
+          :range="d.range"
+          :model-value="rest.seconds"
+          @update:model-value="seconds => set(d.key, { kind: 'clock', seconds })"
+          @problem="m => emit('problem', d.key, m)"
         />
+      </template>
+      <template v-else-if="d.kind === 'top-ups'">
+        <quantity-field
+          class="field"
+          label="Top up every"
+          dimension="duration"
+          :range="TOP_UP_EVERY_S"
+          :model-value="poured?.at ?? 0"
+          @update:model-value="v => set(d.key, toppedUp(v, poured?.litres ?? USUAL_TOP_UP_L))"
+          @problem="m => emit('problem', d.key, m)"
+        />
+        <count-field
+          v-if="poured"
+          class="field"
+          label="with boiling water"
+          unit="L"
+          :range="d.litres"
+          :step="0.05"
+          :model-value="poured.litres"
+          @update:model-value="v => set(d.key, toppedUp(poured?.at ?? 0, v))"
+        />
+      </template>
+      <label v-else class="yes">
+        <input type="checkbox" :checked="values[d.key] === true" @change="e => set(d.key, (e.target as HTMLInputElement).checked)" />
         {{ d.label }}
       </label>
     </template>
     <div v-if="clock && clock.kind === 'quantity'" class="clock">
       <pick-field
         class="field wide"
-        :label="free.charAt(0).toUpperCase() + free.slice(1)"
+        :label="capital(free)"
         :model-value="byClock > 0 ? 'clock' : 'solved'"
         :options="[
           { value: 'solved', label: 'worked out' },
           { value: 'clock', label: 'by the clock' }
         ]"
-        @update:model-value="v => emit('turn', 'byClockS', v === 'clock' ? 600 : 0)"
+        @update:model-value="v => set('byClockS', v === 'clock' ? USUAL_CLOCK_S : 0)"
       />
       <quantity-field
         v-if="byClock > 0"
@@ -90,7 +145,7 @@ const number = (key: DialKey): number => Number(props.values[key] ?? 0)
         dimension="duration"
         :range="[1, clock.range[1]]"
         :model-value="byClock"
-        @update:model-value="v => emit('turn', 'byClockS', v)"
+        @update:model-value="v => set('byClockS', v)"
         @problem="m => emit('problem', 'byClockS', m)"
       />
     </div>

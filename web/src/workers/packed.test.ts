@@ -1,6 +1,7 @@
 /** A plan that crosses between threads arrives as it left. */
 import { describe, expect, it } from 'vitest'
-import { planFor } from '#core/plan/everyMethod'
+import { by } from '#core/request/request'
+import { plan } from '#core/usecase/plan'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { pack, unpack } from './packed'
 
@@ -11,12 +12,12 @@ describe('plans between threads', () => {
     ['pan sear', piece],
     ['roast', log]
   ] as const)('%s: nothing is lost, and its rows go as typed arrays', (kind, of) => {
-    const found = planFor({ ...FIRST_REQUEST, piece: of }, kind, {})
+    const found = plan(by({ ...FIRST_REQUEST, piece: of }, kind))
     const packed = pack(found)
     expect(unpack(structuredClone(packed))).toEqual(found)
     expect(JSON.stringify(unpack(packed))).toBe(JSON.stringify(found))
-    const { plan } = packed as { plan: { history: { core: unknown; plate: unknown } } }
-    expect(plan.history.core).toBeInstanceOf(Float64Array)
+    const { plan: sent } = packed as { plan: { history: { core: unknown; plate: unknown } } }
+    expect(sent.history.core).toBeInstanceOf(Float64Array)
   })
 
   it('what is not a plain record or a long row of numbers is left as it is', () => {

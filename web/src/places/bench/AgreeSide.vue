@@ -5,12 +5,11 @@ import dayjs from 'dayjs'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { PUBLIC_HEALTH } from '#core/doneness/scale'
-import { floorAreaM2 } from '#core/kit/pan'
 import type { Measure } from '#core/meat/contradiction'
 import { keepingOf } from '#core/shop/larder'
 import { faceAreaM2, weightFromSize } from '#core/meat/piece'
-import { panOf } from '#core/request/request'
 import { showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
+import { coverage } from '#core/request/setup'
 import { NOT_INTACT_C } from '#core/safety/cautions'
 import { useDraft } from '../../stores/draft'
 import { usePreparation } from '../../stores/preparation'
@@ -47,8 +46,8 @@ const area = computed(() => faceAreaM2(piece.value, draft.cut))
 const areaText = computed(() =>
   units.system === 'metric' ? `${Math.round(area.value * 1e4)} cm²` : `${Math.round(area.value * 1550)} sq in`
 )
-const pan = computed(() => panOf(draft.request))
-const covered = computed(() => (pan.value ? Math.round(((area.value * piece.value.count) / floorAreaM2(pan.value)) * 100) : 0))
+const pan = computed(() => draft.request.kit.pan)
+const covered = computed(() => Math.round(100 * coverage(draft.request)))
 const called = computed(() => mass(weightFromSize(piece.value, draft.cut)))
 </script>
 
@@ -79,7 +78,7 @@ const called = computed(() => mass(weightFromSize(piece.value, draft.cut)))
         <dd>{{ areaText }}</dd>
       </div>
       <div>
-        <dt>In the {{ pan?.name.toLowerCase() }}</dt>
+        <dt>In the {{ pan.name.toLowerCase() }}</dt>
         <dd>{{ covered }} % of its floor</dd>
       </div>
       <div>

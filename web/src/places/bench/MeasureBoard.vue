@@ -15,16 +15,16 @@ import {
 } from '#core/meat/piece'
 import { showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import { useDraft } from '../../stores/draft'
-import { usePlanner } from '../../stores/planner'
+import { usePlan } from '../../stores/plan'
 import { useUnits } from '../../stores/units'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
 import QuantityField from '../../ui/QuantityField.vue'
-import { askWorker } from '../../workers/planner'
+import { askEngine } from '../../workers/engine'
 import MeasuredPiece from './MeasuredPiece.vue'
 
 const draft = useDraft()
 const units = useUnits()
-const planner = usePlanner()
+const plan = usePlan()
 
 const piece = computed(() => draft.request.piece)
 const log = computed(() => piece.value.form === 'roast')
@@ -67,19 +67,19 @@ const intacts: { value: Intact; label: string }[] = [
 /** Where the thin end comes out, worked out off the page for the plan as it stands. */
 const thinEnd = shallowRef<{ readonly of: unknown; readonly peak: number | null } | null>(null)
 watch(
-  () => planner.current,
+  () => plan.current,
   async current => {
     if (!current || current.request.piece.thinEndMm === undefined) return
-    const peak = await askWorker(w => w.thinEnd(current.request, current.plan))
-    if (planner.current === current) thinEnd.value = { of: current, peak }
+    const peak = await askEngine(w => w.thinEnd(current.request, current.plan))
+    if (plan.current === current) thinEnd.value = { of: current, peak }
   },
   { immediate: true }
 )
 const thinEndText = computed(() => {
   const found = thinEnd.value
-  if (!found || found.of !== planner.current || found.peak === null || !planner.current) return null
-  const { request } = planner.current
-  const word = bandOf(scaleOf(request), found.peak).word
+  if (!found || found.of !== plan.current || found.peak === null || !plan.current) return null
+  const { request } = plan.current
+  const word = bandOf(scaleOf(request.target), found.peak).word
   return `${word}, ${shownText(showTemperature(found.peak, units.system))}`
 })
 const area = computed(() => faceAreaM2(piece.value, draft.cut))
@@ -181,8 +181,8 @@ const sizes = computed((): Size[] => {
         @update:model-value="v => draft.measure({ intact: v })"
       />
       <label class="check"
-        ><input type="checkbox" :checked="draft.table.vulnerable" @change="draft.change({ vulnerable: !draft.table.vulnerable })" /> A guest
-        is pregnant, very young, old or ill</label
+        ><input type="checkbox" :checked="draft.table.vulnerable" @change="draft.seat({ atRisk: !draft.table.vulnerable })" /> A guest is
+        pregnant, very young, old or ill</label
       >
     </div>
     <div class="outside">

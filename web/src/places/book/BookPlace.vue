@@ -94,7 +94,7 @@ function verdict(c: CookSummary): string {
               {{ shownText(showLength(c.request.piece.thicknessMm, units.system)) }}</span
             >
           </td>
-          <td class="n">{{ degrees(c.request.targetC) }}</td>
+          <td class="n">{{ degrees(c.request.target.coreC) }}</td>
           <td class="n">{{ duration(c.planned.pullS) }} · {{ duration(c.seen.pullS) }}</td>
           <td class="n">{{ degrees(c.planned.pullC) }} · {{ degrees(c.seen.pullC) }}</td>
           <td class="n">{{ degrees(c.planned.peakC) }} · {{ degrees(c.seen.highestC) }}</td>

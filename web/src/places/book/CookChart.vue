@@ -66,7 +66,7 @@ const options = computed((): ApexOptions => ({
     intersect: false
   },
   annotations: {
-    yaxis: [{ y: shown(props.record.request.targetC), borderColor: '#7c1f24', strokeDashArray: 5 }],
+    yaxis: [{ y: shown(props.record.request.target.coreC), borderColor: '#7c1f24', strokeDashArray: 5 }],
     xaxis: [
       {
         x: props.record.planned.pullS / 60,

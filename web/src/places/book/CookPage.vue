@@ -5,8 +5,11 @@ import dayjs from 'dayjs'
 import { RouterLink, useRoute } from 'vue-router'
 import { seenOf, type CookRecord, type Outcome } from '#core/book/record'
 import { standing, type CookEvent } from '#core/session/events'
-import { stageNames } from '#core/session/way'
 import { progressOf } from '#core/session/progress'
+import { timelineOf } from '#core/method/timeline'
+import { marksOf } from '#core/plan/plan'
+import { RequestError } from '#core/request/request'
+import { setupOf, wholeSettings } from '#core/request/setup'
 import { cutById } from '#core/meat/cuts'
 import { pieceName } from '#core/meat/piece'
 import { showClock, showDuration, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
@@ -70,6 +73,19 @@ const degrees = (c: number | null): string => (c === null ? '—' : shownText(sh
 const duration = (s: number | null): string => (s === null ? '—' : shownText(showDuration(s)))
 const cut = computed(() => cutById(record.value?.request.piece.cutId ?? ''))
 const seen = computed(() => (record.value ? seenOf(record.value) : null))
+/** What was to be done one after the other, as it was planned. */
+const spells = computed(() => {
+  const r = record.value
+  if (!r) return []
+  try {
+    const { method, setup } = setupOf(r.request)
+    return marksOf(timelineOf(method, setup, r.planned.freeS).heating)
+  } catch (error) {
+    if (error instanceof RequestError) return []
+    throw error
+  }
+})
+const turns = computed(() => spells.value.filter((s, i) => i > 0 && s.stage === spells.value[i - 1].stage).length)
 const rows = computed(() => {
   const r = record.value
   const s = seen.value
@@ -83,7 +99,7 @@ const rows = computed(() => {
         : duration(planned.pullS),
       seen: duration(s.pullS)
     },
-    ...(r.way ? [] : [{ what: 'Turns', planned: String(planned.turnsS.length), seen: s.pullS === null ? '—' : String(s.turns) }]),
+    ...(turns.value > 0 ? [{ what: 'Turns', planned: String(turns.value), seen: s.pullS === null ? '—' : String(s.turns) }] : []),
     { what: 'Off the heat at', planned: degrees(planned.pullC), seen: degrees(s.pullC) },
     { what: 'Rest', planned: duration(planned.carveS - planned.pullS), seen: duration(s.restS) },
     { what: 'Highest at the core', planned: degrees(planned.peakC), seen: degrees(s.highestC) },
@@ -93,7 +109,11 @@ const rows = computed(() => {
 const how = computed(() => {
   const r = record.value
   if (!r) return ''
-  return r.way ? r.way.kind : `turned ${r.request.turning}, pan at ${degrees(r.request.panC)}`
+  const { turning, panC, ovenC } = wholeSettings(r.request)
+  const { kind } = r.request.method
+  const hot = ovenC === undefined ? (panC === undefined ? null : `pan at ${degrees(panC)}`) : `oven at ${degrees(ovenC)}`
+  const joint = r.request.piece.form === 'roast'
+  return [kind, turning === undefined || joint ? null : `turned ${turning}`, hot].filter(p => p !== null).join(', ')
 })
 const WORDS: Record<string, string> = {
   lit: 'Ring lit',
@@ -108,14 +128,14 @@ const WORDS: Record<string, string> = {
 }
 const log = computed(() => {
   const events = standing(record.value?.events ?? [])
-  const way = record.value?.way
-  const stages = record.value && way ? stageNames(record.value.request, way) : []
+  const stages = spells.value.map(s => s.name)
+  const panOnly = spells.value.every(s => s.phase === 'sear' || s.phase === 'fat edge')
   let stage = 0
   /** By a method of several places: which it went to. */
   const where = ({ kind }: CookEvent): string | null => {
     if (kind === 'turned' || kind === 'edged' || kind === 'moved') stage += 1
-    if (way && kind === 'lit') return 'Lit'
-    const name = kind === 'laid' || kind === 'moved' ? stages.at(stage) : undefined
+    if (!panOnly && kind === 'lit') return 'Lit'
+    const name = !panOnly && (kind === 'laid' || kind === 'moved') ? stages.at(stage) : undefined
     return name === undefined ? null : name.charAt(0).toUpperCase() + name.slice(1)
   }
   const { laidAt } = progressOf(events)
@@ -149,7 +169,7 @@ const file = computed(() =>
           <h1>{{ record.title }}</h1>
           <p class="quiet">
             {{ dayjs(record.createdAt).format('dddd D MMMM YYYY, HH:mm') }}. {{ cut ? pieceName(record.request.piece, cut) : '' }}, to
-            {{ degrees(record.request.targetC) }}, {{ how }}.
+            {{ degrees(record.request.target.coreC) }}, {{ how }}.
           </p>
         </div>
         <div class="tools">

@@ -6,22 +6,22 @@ import type { Kit } from '#core/kit/kit'
 import { api } from '../../api/client'
 import { useKit } from '../../stores/kit'
 import { useUnits } from '../../stores/units'
-import { aside } from '../../workers/aside'
+import { inBackground } from '../../workers/background'
 
 const kit = useKit()
 const units = useUnits()
 const found = shallowRef<readonly Lesson[] | null>(null)
 const trouble = ref<string | null>(null)
-let letGo: (() => void) | null = null
+let cancel: (() => void) | null = null
 let gone = false
 
 onMounted(async () => {
   try {
     const { cooks } = await api.readCooks()
     if (gone) return
-    letGo = aside(
-      async (remote, ticket) => {
-        found.value = await remote.lessons(cooks, ticket)
+    cancel = inBackground(
+      async (remote, token) => {
+        found.value = await remote.lessons(cooks, token)
       },
       0,
       () => (trouble.value = 'What they teach could not be worked out.')
@@ -32,7 +32,7 @@ onMounted(async () => {
 })
 onUnmounted(() => {
   gone = true
-  letGo?.()
+  cancel?.()
 })
 
 type Pan = Kit['pans'][number]

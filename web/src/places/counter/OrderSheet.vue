@@ -13,7 +13,7 @@ import QuantityField from '../../ui/QuantityField.vue'
 import { api } from '../../api/client'
 import { useCounter } from '../../stores/counter'
 import { useUnits } from '../../stores/units'
-import { askWorker } from '../../workers/planner'
+import { askEngine } from '../../workers/engine'
 
 const counter = useCounter()
 const units = useUnits()
@@ -28,7 +28,7 @@ watch(
   async id => {
     allows.value = null
     if (id === null) return
-    const answer = await askWorker(worker => worker.thicknesses(id))
+    const answer = await askEngine(worker => worker.thicknesses(id))
     if (counter.chosenId === id) allows.value = answer
   },
   { immediate: true }

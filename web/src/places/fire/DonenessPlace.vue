@@ -5,12 +5,12 @@ import { Button as AButton } from 'ant-design-vue'
 import { computed, ref, useId, useTemplateRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import { cookedColour } from '#core/doneness/colour'
-import { bandEnd, bandOf, OWN, PUBLIC_HEALTH, scaleOf, type Scale } from '#core/doneness/scale'
-import { TARGET_LIMITS } from '#core/request/schema'
+import { bandEnd, bandOf, PUBLIC_HEALTH, scaleOf, type Scale } from '#core/doneness/scale'
+import { MOST_NAMED, TARGET_LIMITS } from '#core/request/schema'
 import { showTemperature, shownText } from '#core/quantity/format'
 import { NOT_INTACT_C } from '#core/safety/cautions'
 import { useDraft } from '../../stores/draft'
-import { MOST_GUESTS, useGuests } from '../../stores/guests'
+import { useGuests } from '../../stores/guests'
 import { useUnits } from '../../stores/units'
 import PickField from '../../ui/PickField.vue'
 import QuantityField from '../../ui/QuantityField.vue'
@@ -52,15 +52,15 @@ const ticks = computed(() => {
   return Array.from({ length: 12 }, (_, i) => first + i * step).filter(c => c <= TO)
 })
 const stops = Array.from({ length: 35 }, (_, i) => ({ at: i / 34, colour: cookedColour(TO - ((TO - FROM) * i) / 34) }))
-const targetY = computed(() => y(draft.request.targetC))
+const targetY = computed(() => y(draft.request.target.coreC))
 /** Chalk on dark bands, ink on pale ones. */
 const pale = (c: number): boolean => c > 57
 
 function choose(scale: Scale, aim: number): void {
-  draft.change({ scaleId: scale.id, targetC: aim, ...(scale.id === OWN ? { ownScale: guests.own } : {}) })
+  guests.goTo(scale.id, aim)
 }
 const isChosen = (scale: Scale, aim: number): boolean =>
-  scaleOf(draft.request).id === scale.id && bandOf(scale, draft.request.targetC).aim === aim
+  scaleOf(draft.request.target).id === scale.id && bandOf(scale, draft.request.target.coreC).aim === aim
 
 const wrong = ref<string | null>(null)
 function edit(index: number, part: { from?: number; aim?: number }): void {
@@ -69,8 +69,8 @@ function edit(index: number, part: { from?: number; aim?: number }): void {
 }
 const LIMITS = [0, 90] as const
 
-const seatAs = (word: string): number => scaleOf(draft.request).bands.find(b => b.word === word)?.aim ?? draft.request.targetC
-const words = computed(() => scaleOf(draft.request).bands.map(b => ({ value: b.word, label: `${b.word}, ${degrees(b.aim)}` })))
+const seatAs = (word: string): number => scaleOf(draft.request.target).bands.find(b => b.word === word)?.aim ?? draft.request.target.coreC
+const words = computed(() => scaleOf(draft.request.target).bands.map(b => ({ value: b.word, label: `${b.word}, ${degrees(b.aim)}` })))
 </script>
 
 <template>
@@ -178,7 +178,7 @@ const words = computed(() => scaleOf(draft.request).bands.map(b => ({ value: b.w
           />
           <pick-field
             label="wants it"
-            :model-value="bandOf(scaleOf(draft.request), g.targetC).word"
+            :model-value="bandOf(scaleOf(draft.request.target), g.targetC).word"
             :options="words"
             @update:model-value="w => guests.change(g.id, { targetC: seatAs(w) })"
           />
@@ -187,15 +187,15 @@ const words = computed(() => scaleOf(draft.request).bands.map(b => ({ value: b.w
           </button>
         </li>
       </ol>
-      <a-button class="seat" :disabled="guests.guests.length >= MOST_GUESTS" @click="guests.seat(draft.request.targetC)"
+      <a-button class="seat" :disabled="guests.guests.length >= MOST_NAMED" @click="guests.seat(draft.request.target.coreC)"
         >Seat a guest</a-button
       >
-      <p v-if="guests.guests.length === 0" class="quiet lead">Nobody named: everyone gets {{ degrees(draft.request.targetC) }}.</p>
+      <p v-if="guests.guests.length === 0" class="quiet lead">Nobody named: everyone gets {{ degrees(draft.request.target.coreC) }}.</p>
       <label class="vulnerable">
         <input
           type="checkbox"
-          :checked="draft.request.vulnerable ?? false"
-          @change="e => draft.change({ vulnerable: (e.target as HTMLInputElement).checked })"
+          :checked="draft.request.guests.atRisk"
+          @change="e => draft.seat({ atRisk: (e.target as HTMLInputElement).checked })"
         />
         Someone is pregnant, very young, old or immune-suppressed
       </label>

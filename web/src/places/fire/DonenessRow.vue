@@ -15,7 +15,7 @@ const draft = useDraft()
 const guests = useGuests()
 const units = useUnits()
 const request = computed(() => draft.request)
-const scale = computed(() => scaleOf(request.value))
+const scale = computed(() => scaleOf(request.value.target))
 const doneness = computed(() =>
   scale.value.bands.map(b => ({
     value: String(b.aim),
@@ -23,7 +23,7 @@ const doneness = computed(() =>
     hint: shownText(showTemperature(b.aim, units.system))
   }))
 )
-const chosenBand = computed(() => String(bandOf(scale.value, request.value.targetC).aim))
+const chosenBand = computed(() => String(bandOf(scale.value, request.value.target.coreC).aim))
 </script>
 
 <template>
@@ -34,21 +34,16 @@ const chosenBand = computed(() => String(bandOf(scale.value, request.value.targe
       :model-value="scale.id"
       :options="guests.scales.map(s => ({ value: s.id, label: s.name.replace(' school', '') }))"
       :title="scale.says"
-      @update:model-value="id => guests.goBy(id, bandOf(scale, request.targetC).word)"
+      @update:model-value="id => guests.goBy(id, bandOf(scale, request.target.coreC).word)"
     />
-    <choice-row
-      label="Doneness"
-      :model-value="chosenBand"
-      :options="doneness"
-      @update:model-value="v => draft.change({ targetC: Number(v) })"
-    />
+    <choice-row label="Doneness" :model-value="chosenBand" :options="doneness" @update:model-value="v => draft.aim({ coreC: Number(v) })" />
     <quantity-field
       class="narrow"
       label="Peak"
       dimension="temperature"
       :range="TARGET_LIMITS"
-      :model-value="request.targetC"
-      @update:model-value="v => draft.change({ targetC: v })"
+      :model-value="request.target.coreC"
+      @update:model-value="v => draft.aim({ coreC: v })"
       @problem="m => draft.complain('Peak at the core', m)"
     />
   </div>

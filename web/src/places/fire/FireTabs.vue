@@ -2,14 +2,15 @@
 /** The pages of the Fire, by name. */
 import { computed } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
+import { useDraft } from '../../stores/draft'
+import { methodPath } from './methodPath'
 
 const route = useRoute()
+const draft = useDraft()
 const pages = computed(() => {
-  const way = route.params['kind']
   return [
-    { to: '/fire', name: 'In the pan' },
+    { to: methodPath(draft.request.method.kind), name: 'The plan' },
     { to: '/fire/methods', name: 'Every way' },
-    ...(typeof way === 'string' ? [{ to: route.path, name: way.charAt(0).toUpperCase() + way.slice(1) }] : []),
     { to: '/fire/doneness', name: 'Doneness and guests' },
     { to: '/fire/kit', name: 'Kit' }
   ]

@@ -26,13 +26,12 @@ const open = ref<string | null>(null)
 
 const items = computed(() => kit.kit[props.shelf] as readonly AnyItem[])
 const used = computed(() => {
-  if (props.shelf === 'pans') return draft.request.panId
-  if (props.shelf === 'rings') return draft.request.ringId
+  if (props.shelf === 'pans') return draft.request.kit.pan.id
+  if (props.shelf === 'rings') return draft.request.kit.ring.id
   return items.value.find(i => i.id === kit.chosen[props.shelf as keyof Chosen])?.id ?? items.value.at(0)?.id
 })
 function use(id: string): void {
-  if (props.shelf === 'pans') draft.change({ panId: id })
-  else if (props.shelf === 'rings') draft.change({ ringId: id })
+  if (props.shelf === 'pans' || props.shelf === 'rings') kit.use(props.shelf, id)
   else kit.choose(props.shelf, id)
 }
 

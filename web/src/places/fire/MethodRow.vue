@@ -2,24 +2,25 @@
 /** One method in the comparison: its section on the common scale and its figures, or why it does not suit. */
 import { computed } from 'vue'
 import type { MethodKind } from '#core/method/methods'
-import { WHEN } from '#core/plan/everyMethod'
 import { showLength, showTemperatureRise, shownText } from '#core/quantity/format'
+import { WHEN } from '#core/request/suits'
 import RoundSection from '../../section/RoundSection.vue'
 import SectionDrawing from '../../section/SectionDrawing.vue'
 import { useGuests } from '../../stores/guests'
 import { useDraft } from '../../stores/draft'
 import { useUnits } from '../../stores/units'
 import { sectionOf } from './sectionOf'
-import type { Weighed } from '../../stores/methods'
-import { planned, spanText, type Suited } from './planned'
+import type { Compared } from '../../stores/comparison'
+import { spanText } from './spanText'
 
-const props = defineProps<{ kind: MethodKind; compared: Weighed | null; chosen: boolean; pinned: boolean }>()
+const props = defineProps<{ kind: MethodKind; compared: Compared | null; chosen: boolean; pinned: boolean }>()
 const emit = defineEmits<{ choose: []; pin: [] }>()
 const draft = useDraft()
 const units = useUnits()
 const guests = useGuests()
 const piece = computed(() => draft.request.piece)
-const found = computed(() => planned(props.compared))
+type Suited = Extract<Compared, { readonly plan: unknown }>
+const found = computed((): Suited | null => (props.compared && 'plan' in props.compared ? props.compared : null))
 
 /** Of a joint its side, all round, says more than its ends. */
 const depth = (c: Suited, of: 'greyMm' | 'crustMm'): string => {
@@ -82,7 +83,7 @@ const cut = computed(() => (found.value ? sectionOf(found.value.plan, piece.valu
       <template v-else>
         <span></span>
         <span class="name">{{ kind }}</span>
-        <span class="reason">{{ compared && 'unsuited' in compared ? compared.unsuited : 'working it out…' }}</span>
+        <span class="reason">{{ compared && 'refused' in compared ? compared.refused : 'working it out…' }}</span>
       </template>
     </label>
     <button v-if="found" type="button" class="pin" :aria-pressed="pinned" :aria-label="`Pin ${kind}`" @click="emit('pin')">

@@ -4,37 +4,36 @@ import { Button as AButton } from 'ant-design-vue'
 import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { pieceName } from '#core/meat/piece'
-import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
-import { methodSheet } from '#core/plan/everyMethod'
+import type { MethodKind } from '#core/method/methods'
+import { callSheet } from '#core/words/callSheet'
 import { showLength, showTemperature, shownText } from '#core/quantity/format'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
-import { kept } from '../../stores/kept'
 import { useDraft } from '../../stores/draft'
-import { useMethods, type Weighed } from '../../stores/methods'
+import { useComparison, type Compared } from '../../stores/comparison'
 import { useUnits } from '../../stores/units'
 import DonenessRow from './DonenessRow.vue'
 import FireTabs from './FireTabs.vue'
 import MethodRow from './MethodRow.vue'
 import SafetyLines from './SafetyLines.vue'
 import SheetLines from './SheetLines.vue'
-import { planned, type Suited } from './planned'
+import { methodPath } from './methodPath'
 
 const PlanChart = defineAsyncComponent(() => import('./PlanChart.vue'))
 const draft = useDraft()
-const methods = useMethods()
+const comparison = useComparison()
 const units = useUnits()
 const router = useRouter()
 function plan(): void {
-  void router.push(chosen.value === 'pan sear' ? '/fire' : `/fire/way/${encodeURIComponent(chosen.value)}`)
+  void router.push(methodPath(chosen.value))
 }
-onMounted(() => (methods.watched = true))
-onUnmounted(() => (methods.watched = false))
+onMounted(() => (comparison.watched = true))
+onUnmounted(() => (comparison.watched = false))
 
-const chosen = kept<MethodKind>(
-  'macellaio.method',
-  () => 'pan sear',
-  stored => METHOD_KINDS.find(k => k === stored) ?? 'pan sear'
-)
+/** Looked at here; it is planned by once it is gone to. */
+const chosen = ref<MethodKind>(draft.request.method.kind)
+type Suited = Extract<Compared, { readonly plan: unknown }>
+const planned = (c: Compared | null): Suited | null => (c && 'plan' in c ? c : null)
+
 const SORTS = ['total', 'hands-on', 'evenness', 'forgives'] as const
 type Sort = (typeof SORTS)[number]
 const sort = ref<Sort>('total')
@@ -58,8 +57,8 @@ function pin(kind: MethodKind): void {
 }
 /** What suits first; then what is still worked out; then what does not suit, with the reason. */
 const rows = computed(() =>
-  [...methods.rows].sort((a, b) => {
-    const rank = (c: Weighed | null): number => (c === null ? 1 : 'plan' in c ? 0 : 2)
+  [...comparison.rows].sort((a, b) => {
+    const rank = (c: Compared | null): number => (c === null ? 1 : 'plan' in c ? 0 : 2)
     const [p, q] = [planned(a.compared), planned(b.compared)]
     const held = (k: MethodKind): number => (pinned.value.includes(k) ? 0 : 1)
     return held(a.kind) - held(b.kind) || rank(a.compared) - rank(b.compared) || (p && q ? order(p) - order(q) : 0)
@@ -67,21 +66,25 @@ const rows = computed(() =>
 )
 /** A piece no pan suits should not open on the pan. */
 watch(
-  () => methods.working,
+  () => comparison.working,
   working => {
-    if (working || planned(methods.current(chosen.value))) return
+    if (working || planned(comparison.current(chosen.value))) return
     const best = rows.value.find(r => planned(r.compared))
     if (best) chosen.value = best.kind
   }
 )
-const now = computed(() => planned(methods.current(chosen.value)))
-const shown = computed(() => now.value ?? planned(methods.rows.find(r => r.kind === chosen.value)?.stale ?? null))
+const now = computed(() => planned(comparison.current(chosen.value)))
+const shown = computed(() => now.value ?? planned(comparison.stale(chosen.value)))
 const unsuited = computed(() => {
-  const found = methods.current(chosen.value)
-  return found && 'unsuited' in found ? found.unsuited : null
+  const found = comparison.current(chosen.value)
+  return found && 'refused' in found ? found.refused : null
 })
-const lines = computed(() => (shown.value ? methodSheet(shown.value.plan, units.system) : []))
-const target = computed(() => shownText(showTemperature(draft.request.targetC, units.system)))
+const lines = computed(() =>
+  shown.value
+    ? callSheet(draft.askedBy(chosen.value), shown.value.plan, shown.value.lateS, null, units.system).filter(l => l.id !== 'after')
+    : []
+)
+const target = computed(() => shownText(showTemperature(draft.request.target.coreC, units.system)))
 
 const piece = computed(() => draft.request.piece)
 
@@ -116,10 +119,10 @@ const visible = computed(() =>
 
 /** What the chart shows: the two pinned ways, or the chosen one with a pinned one beside it. */
 const charted = computed((): MethodKind => (pinned.value.length === 2 ? pinned.value[0] : chosen.value))
-const charting = computed(() => planned(methods.current(charted.value)) ?? (charted.value === chosen.value ? shown.value : null))
+const charting = computed(() => planned(comparison.current(charted.value)) ?? (charted.value === chosen.value ? shown.value : null))
 const beside = computed(() => {
   const other = pinned.value.find(k => k !== charted.value)
-  const found = other ? planned(methods.current(other)) : null
+  const found = other ? planned(comparison.current(other)) : null
   return other && found ? { name: other, plan: found.plan } : null
 })
 </script>
@@ -138,9 +141,9 @@ const beside = computed(() => {
         <choice-row v-model="sort" label="Sorted by" :options="SORTS.map(s => ({ value: s, label: s }))" />
         <choice-row v-model="filter" label="Show" :options="FILTERS" />
       </div>
-      <p v-if="methods.failed" class="wrong" role="alert">{{ methods.failed }}</p>
+      <p v-if="comparison.failed" class="wrong" role="alert">{{ comparison.failed }}</p>
 
-      <div class="table" role="radiogroup" aria-label="Methods" :aria-busy="methods.working">
+      <div class="table" role="radiogroup" aria-label="Methods" :aria-busy="comparison.working">
         <div class="headings quiet" aria-hidden="true">
           <span></span><span>Method</span><span>In all</span><span>Hands on</span><span>Even</span><span>Grey</span><span>Crust</span
           ><span>Loss</span><span>May be late</span><span>{{ shownText(showLength(3, units.system)) }} thicker</span>
@@ -172,7 +175,7 @@ const beside = computed(() => {
       <p v-if="unsuited" class="refused" role="alert">{{ unsuited }}</p>
       <sheet-lines v-if="shown && !unsuited" :lines="lines" :stale="!now" />
       <safety-lines v-if="shown && !unsuited" :plan="shown.plan" />
-      <a-button class="go" block @click="plan">{{ chosen === 'pan sear' ? 'Plan it in the pan' : 'Plan it in full' }}</a-button>
+      <a-button class="go" block @click="plan">Plan it so</a-button>
     </aside>
   </div>
 </template>

@@ -2,7 +2,7 @@
 /** The pan in use on its ring, empty, by the minute, and the signs to judge it by without a thermometer. */
 import { computed } from 'vue'
 import { hottestPan, PAN_SIGNS, panAfter, preheatSeconds } from '#core/kit/pan'
-import { panOf, ringOf } from '#core/request/request'
+import { wholeSettings } from '#core/request/setup'
 import { showDuration, showTemperature, shownText } from '#core/quantity/format'
 import { useDraft } from '../../stores/draft'
 import { useUnits } from '../../stores/units'
@@ -10,32 +10,28 @@ import { useUnits } from '../../stores/units'
 const draft = useDraft()
 const units = useUnits()
 const degrees = (c: number): string => shownText(showTemperature(c, units.system))
-const found = computed(() => {
-  const [pan, ring] = [panOf(draft.request), ringOf(draft.request)]
-  return pan && ring ? { pan, ring } : null
-})
+const found = computed(() => draft.request.kit)
+const room = computed(() => draft.request.room.temperatureC)
+/** As hot as the method wants it, or as a steak in a pan would. */
+const panC = computed(() => wholeSettings(draft.request).panC ?? wholeSettings(draft.askedBy('pan sear')).panC ?? 215)
 const minutes = computed(() =>
-  found.value
-    ? [1, 2, 3, 4, 5, 6, 7, 8].map(m => ({ m, c: panAfter(found.value!.pan, found.value!.ring, 60 * m, draft.request.room.temperatureC) }))
-    : []
+  [1, 2, 3, 4, 5, 6, 7, 8].map(m => ({ m, c: panAfter(found.value.pan, found.value.ring, 60 * m, room.value) }))
 )
-const ready = computed(() =>
-  found.value ? preheatSeconds(found.value.pan, found.value.ring, draft.request.panC, draft.request.room.temperatureC) : null
-)
-const hottest = computed(() => (found.value ? hottestPan(found.value.pan, found.value.ring, draft.request.room.temperatureC) : 0))
+const ready = computed(() => preheatSeconds(found.value.pan, found.value.ring, panC.value, room.value))
+const hottest = computed(() => hottestPan(found.value.pan, found.value.ring, room.value))
 </script>
 
 <template>
-  <section v-if="found">
+  <section>
     <h2>{{ found.pan.name }} on the {{ found.ring.name.toLowerCase() }}</h2>
     <p class="quiet">Empty, medium-high, from a cold kitchen.</p>
     <ol class="minutes">
-      <li v-for="r in minutes" :key="r.m" :class="{ past: r.c > draft.request.panC }">
+      <li v-for="r in minutes" :key="r.m" :class="{ past: r.c > panC }">
         <span>{{ r.m }} min</span><b class="figure">{{ degrees(r.c) }}</b>
       </li>
     </ol>
     <p v-if="ready !== null">
-      {{ degrees(draft.request.panC) }} after <b>{{ shownText(showDuration(ready)) }}</b>.
+      {{ degrees(panC) }} after <b>{{ shownText(showDuration(ready)) }}</b>.
     </p>
     <p v-else>It gets to {{ degrees(hottest) }} at most.</p>
     <h3>Without a thermometer</h3>

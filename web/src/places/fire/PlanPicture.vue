@@ -6,7 +6,7 @@ import { valueAt } from '#core/heat/history'
 import type { Cut } from '#core/meat/cut'
 import type { Piece } from '#core/meat/piece'
 import type { Plan } from '#core/plan/plan'
-import type { Spread } from '#core/plan/spread'
+import type { Spread } from '#core/estimate/spread'
 import { showLength, showTemperatureRise, shownText } from '#core/quantity/format'
 import LineDrawing from '../../line/LineDrawing.vue'
 import RoundSection from '../../section/RoundSection.vue'
@@ -20,9 +20,8 @@ const props = defineProps<{
   cut: Cut
   scale: Scale
   spread: Spread | null
-  /** Of the pan it begins in; null where that is not part of it. */
-  preheatS: number | null
-  turns?: readonly number[]
+  /** Of the pan it begins in, s; 0 where it begins in none. */
+  preheatS: number
   /** What the peak would be off by if the piece were 3 mm thicker, K; null while that is worked out. */
   thickerK?: number | null
   /** Shown faint, and never as current. */
@@ -98,7 +97,7 @@ const comesOut = computed(() => {
         </div>
       </dl>
     </div>
-    <line-drawing v-model:moment="moment" :plan="plan" :spread="stale ? null : spread" :preheat-s="preheatS" :turns="turns ?? []" />
+    <line-drawing v-model:moment="moment" :plan="plan" :spread="stale ? null : spread" :preheat-s="preheatS" />
   </section>
 </template>
 

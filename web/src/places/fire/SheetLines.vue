@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** The figures a cook calls out, large; the reason for each a tap away. */
 import { ref } from 'vue'
-import type { SheetLine } from '#core/plan/everyMethod'
+import type { CallLine } from '#core/words/callSheet'
 
-defineProps<{ lines: readonly SheetLine[]; stale: boolean }>()
+defineProps<{ lines: readonly CallLine[]; stale: boolean }>()
 const open = ref<ReadonlySet<string>>(new Set(['pull', 'after']))
 
 function toggle(id: string): void {

@@ -3,26 +3,26 @@
 import { computed, shallowRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { bandOf, scaleOf } from '#core/doneness/scale'
-import type { Dialled } from '#core/method/dials'
-import type { MethodKind } from '#core/method/methods'
-import type { Compared } from '#core/plan/compare'
 import type { Plan } from '#core/plan/plan'
-import type { PlanRequest } from '#core/request/request'
 import type { SecondServing } from '#core/plan/secondServing'
 import { together, type Slot } from '#core/plan/together'
 import { showClock, showDuration, showTemperature, shownText } from '#core/quantity/format'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
+import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
 import { useUnits } from '../../stores/units'
-import { askWorker } from '../../workers/planner'
+import type { PlanResult } from '../../stores/plan'
+import type { PlanAnswer, Refused } from '#core/usecase/plan'
+import { askEngine } from '../../workers/engine'
 
-const props = defineProps<{ request: PlanRequest; kind: MethodKind; turned: Dialled; plan: Plan | null }>()
+const props = defineProps<{ of: PlanResult | null }>()
+const draft = useDraft()
 const guests = useGuests()
 const units = useUnits()
 const degrees = (c: number): string => shownText(showTemperature(c, units.system))
 
 type Mode = 'each' | 'one'
-const mode = shallowRef<Mode>(props.request.piece.count > 1 ? 'each' : 'one')
+const mode = shallowRef<Mode>(draft.request.piece.count > 1 ? 'each' : 'one')
 const MODES: readonly { value: Mode; label: string }[] = [
   { value: 'one', label: 'one piece, cut in two' },
   { value: 'each', label: 'a piece each' }
@@ -30,10 +30,10 @@ const MODES: readonly { value: Mode; label: string }[] = [
 
 interface Back {
   readonly targetC: number
-  readonly found: SecondServing | { readonly refused: string }
+  readonly found: SecondServing | Refused
 }
 interface Found {
-  readonly of: Plan
+  readonly of: PlanResult
   readonly slots: readonly Slot[]
   readonly first: Plan
   readonly backs: readonly Back[]
@@ -44,14 +44,14 @@ const failed = shallowRef(false)
 const several = computed(() => guests.targets.length > 1)
 let round = 0
 watch(
-  [() => props.plan, () => guests.targets, mode],
+  [() => props.of, () => guests.targets, mode],
   () => {
-    const { plan } = props
+    const { of } = props
     round += 1
-    if (!plan || !several.value) return
+    if (!of || !several.value) return
     const mine = round
     failed.value = false
-    work(plan)
+    work(of)
       .then(result => {
         if (mine === round) found.value = result
       })
@@ -60,13 +60,14 @@ watch(
   { immediate: true }
 )
 
-async function work(plan: Plan): Promise<Found> {
-  const { request, kind, turned } = props
-  return askWorker(async worker => {
+function work(of: PlanResult): Promise<Found> {
+  const { request, plan } = of
+  const aimedAt = (coreC: number): PlanResult['request'] => ({ ...request, target: { ...request.target, coreC } })
+  return askEngine(async engine => {
     const planFor = async (targetC: number): Promise<Plan | string> => {
       if (targetC === plan.target) return plan
-      const compared = (await worker.method({ ...request, targetC }, kind, turned)) as Compared
-      return 'plan' in compared ? compared.plan : compared.unsuited
+      const answer = (await engine.plan(aimedAt(targetC))) as PlanAnswer
+      return 'plan' in answer ? answer.plan : answer.refused
     }
     const wanted = mode.value === 'each' ? guests.targets : guests.targets.slice(0, 1)
     const plans: Plan[] = []
@@ -76,23 +77,23 @@ async function work(plan: Plan): Promise<Found> {
       if (typeof answer === 'string') refused.push(`${degrees(targetC)}: ${answer}`)
       else plans.push(answer)
     }
-    if (plans.length === 0) return { of: plan, slots: [], first: plan, backs: [], refused }
+    if (plans.length === 0) return { of, slots: [], first: plan, backs: [], refused }
     const [first] = plans
     const backs: Back[] = []
     if (mode.value === 'one')
       for (const targetC of guests.targets.slice(1))
         backs.push({
           targetC,
-          found: (await worker.second({ ...request, targetC: first.target }, kind, turned, first, targetC)) as Back['found']
+          found: (await engine.second(aimedAt(first.target), first, targetC)) as Back['found']
         })
-    return { of: plan, slots: mode.value === 'each' ? together(plans) : [], first, backs, refused }
+    return { of, slots: mode.value === 'each' ? together(plans) : [], first, backs, refused }
   })
 }
-const shown = computed(() => (found.value && found.value.of === props.plan && several.value ? found.value : null))
+const shown = computed(() => (found.value && found.value.of === props.of && several.value ? found.value : null))
 
 const who = (targetC: number): string => {
   const names = guests.guests.flatMap((g, i) => (g.targetC === targetC ? [g.name.trim() || `guest ${i + 1}`] : []))
-  const word = bandOf(scaleOf(props.request), targetC).word
+  const word = bandOf(scaleOf(draft.request.target), targetC).word
   return `${names.length > 0 ? `${names.join(', ')}: ` : ''}${word}, ${degrees(targetC)}`
 }
 const WHERE = { oven: 'in the oven', pan: 'in the hot pan, both faces', coals: 'over the coals' } as const
@@ -107,7 +108,7 @@ const WHERE = { oven: 'in the oven', pan: 'in the hot pan, both faces', coals: '
     <template v-else>
       <choice-row v-model="mode" label="From" :options="MODES" />
       <p v-if="failed" class="quiet" role="alert">That could not be worked out. Change something and it tries again.</p>
-      <p v-else-if="!shown" class="quiet">{{ plan ? 'Working out each guest’s…' : '' }}</p>
+      <p v-else-if="!shown" class="quiet">{{ of ? 'Working out each guest’s…' : '' }}</p>
       <template v-else>
         <p v-for="r in shown.refused" :key="r" class="refused">{{ r }}</p>
         <ol v-if="mode === 'each'">
@@ -130,7 +131,7 @@ const WHERE = { oven: 'in the oven', pan: 'in the hot pan, both faces', coals: '
             </template>
           </li>
         </ol>
-        <p v-if="request.piece.thinEndMm" class="quiet">
+        <p v-if="draft.request.piece.thinEndMm" class="quiet">
           Its thin end comes out further done by itself: serve that to whoever likes it so.
         </p>
       </template>

@@ -2,23 +2,22 @@
 /** One thing not as said, and the cook still going by the clock: what is found inside. */
 import { computed, shallowRef, watch } from 'vue'
 import { bandOf, type Scale } from '#core/doneness/scale'
-import { OFF_K } from '#core/plan/methodWhatIf'
 import { showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
-import { LATE_S, MISJUDGED_MM, type Consequence, type WhatIfId } from '#core/plan/whatIf'
+import { MISJUDGED_MM } from '#core/plan/misjudged'
+import { LATE_S, OFF_K, type Consequence, type WhatIfId } from '#core/plan/whatIf'
 import { useUnits } from '../../stores/units'
-import { aside } from '../../workers/aside'
-import type { Hand } from '../../workers/planner'
+import type { PlanResult } from '../../stores/plan'
+import { inBackground } from '../../workers/background'
 
 const props = defineProps<{
   /** The plan it is about; null while there is none that is current. */
-  of: object | null
-  ask: (remote: Hand['remote'], ticket: number) => Promise<readonly Consequence[]>
+  of: PlanResult | null
   scale: Scale
 }>()
 const units = useUnits()
 /** ms until the hand is still: it is the plan itself that must not wait. */
 const STILL = 400
-const found = shallowRef<{ readonly of: object; readonly answers: readonly Consequence[] } | null>(null)
+const found = shallowRef<{ readonly of: PlanResult; readonly answers: readonly Consequence[] } | null>(null)
 const failed = shallowRef(false)
 watch(
   () => props.of,
@@ -26,9 +25,9 @@ watch(
     failed.value = false
     if (!current) return
     onCleanup(
-      aside(
-        async (remote, ticket) => {
-          const answers = await props.ask(remote, ticket)
+      inBackground(
+        async (remote, token) => {
+          const answers = await remote.whatIf(current.request, current.plan, token)
           if (props.of === current) found.value = { of: current, answers }
         },
         STILL,

@@ -14,8 +14,7 @@ interface Watched {
   /** What is current: a yes is to this, and lapses with it. */
   readonly now: () => object | null
   readonly plan: () => Plan | null
-  /** Peak at the core, and the hottest metal, °C. */
-  readonly comesToC: () => number
+  /** The hottest metal, °C. */
   readonly metalC: () => number
 }
 
@@ -28,14 +27,17 @@ interface Safety {
   readonly agree: (yes: boolean) => void
 }
 
-export function useSafety({ now, plan, comesToC, metalC }: Watched): Safety {
+export function useSafety({ now, plan, metalC }: Watched): Safety {
   const draft = useDraft()
   const kit = useKit()
   const guests = useGuests()
   const units = useUnits()
   const agreedTo = shallowRef<object | null>(null)
-  const cautions = computed(() => cautionsFor(comesToC(), metalC(), units.system, draft.table, kit.oil))
-  const dangers = computed(() => dangersOf(draft.request.targetC, draft.table, plan(), guests.reference))
+  const targetC = computed(() => draft.request.target.coreC)
+  /** By the clock it may come to less than was wanted. */
+  const comesToC = computed(() => Math.min(targetC.value, (plan()?.peak.core ?? Infinity) + SOLVED_TO_K))
+  const cautions = computed(() => cautionsFor(comesToC.value, metalC(), units.system, draft.table, kit.oil))
+  const dangers = computed(() => dangersOf(targetC.value, draft.table, plan(), guests.reference))
   const agreed = computed(() => agreedTo.value !== null && agreedTo.value === now())
   const held = computed(() => dangers.value.length > 0 && !agreed.value)
   const agree = (yes: boolean): void => {
@@ -44,6 +46,8 @@ export function useSafety({ now, plan, comesToC, metalC }: Watched): Safety {
   return { cautions, dangers, agreed, held, agree }
 }
 
+/** Nearer than this a plan is at its target. */
+const SOLVED_TO_K = 0.6
 const WORTH_SAYING_K = 0.25
 
 export function useOnProbe(): (pullC: number) => string {

@@ -13,7 +13,7 @@ import { useDraft } from '../../stores/draft'
 import { useLarder } from '../../stores/larder'
 import { usePreparation } from '../../stores/preparation'
 import { useUnits } from '../../stores/units'
-import { askWorker } from '../../workers/planner'
+import { askEngine } from '../../workers/engine'
 import PacketForm from './PacketForm.vue'
 
 const larder = useLarder()
@@ -43,7 +43,7 @@ watch(
       if (!cut) continue
       const { how } = p.thawing
       thaws[key] = NaN
-      void askWorker(w => w.thaw(cut.id, thicknessOf(p, cut), how)).then(seconds => (thaws[key] = seconds))
+      void askEngine(w => w.thaw(cut.id, thicknessOf(p, cut), how)).then(seconds => (thaws[key] = seconds))
     }
   },
   { immediate: true }

@@ -5,7 +5,7 @@ import dayjs from 'dayjs'
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { Button as AButton } from 'ant-design-vue'
-import type { Compared } from '#core/plan/compare'
+import type { PlanAnswer } from '#core/usecase/plan'
 import { readTicket, writeTicket } from '#core/formats/ticketSchema'
 import { callsOf } from '#core/service/calls'
 import { COOKS_LIMITS, DINERS_LIMITS } from '#core/service/ticket'
@@ -14,14 +14,13 @@ import { dangersOf } from '#core/safety/dangers'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
 import { useKit } from '../../stores/kit'
-import { useMethods } from '../../stores/methods'
 import { MOMENT, usePass } from '../../stores/pass'
 import { useUnits } from '../../stores/units'
 import ServiceDrawing from '../../line/ServiceDrawing.vue'
 import CountField from '../../ui/CountField.vue'
 import { saveFile } from '../../ui/saveFile'
 import { openFile } from '../../ui/openFile'
-import { askWorker } from '../../workers/planner'
+import { askEngine } from '../../workers/engine'
 import CallList from './CallList.vue'
 import NextCall from './NextCall.vue'
 import OwnDish from './OwnDish.vue'
@@ -32,7 +31,6 @@ const pass = usePass()
 const router = useRouter()
 const draft = useDraft()
 const guests = useGuests()
-const methods = useMethods()
 const kit = useKit()
 const units = useUnits()
 const clock = useNow({ interval: 1000 })
@@ -46,16 +44,16 @@ onUnmounted(() => (pass.watched = false))
 
 const working = ref(false)
 const said = ref('')
-/** The plan that stands at the fire, by the way it usually goes. */
+/** The plan that stands at the fire. */
 async function takeFromFire(): Promise<void> {
-  const kind = draft.request.piece.form === 'roast' ? ('roast' as const) : ('pan sear' as const)
+  const { request } = draft
   working.value = true
   try {
-    const found = await askWorker(async remote => (await remote.method(draft.request, kind, methods.turned[kind] ?? {})) as Compared)
-    if (!('plan' in found)) said.value = found.unsuited
-    else if (dangersOf(draft.request.targetC, draft.table, found.plan, guests.reference).length > 0)
+    const found = await askEngine(async engine => (await engine.plan(request)) as PlanAnswer)
+    if ('refused' in found) said.value = found.refused
+    else if (dangersOf(request.target.coreC, draft.table, found.plan, guests.reference).length > 0)
       said.value = 'The plan at the fire is not safe as it stands: say yes to it there, and put it on from there.'
-    else said.value = pass.putBeef(kind, found.plan) ?? ''
+    else said.value = pass.putBeef(request, found.plan) ?? ''
   } catch {
     said.value = 'The plan at the fire could not be worked out. Open the fire and look.'
   }
@@ -98,8 +96,7 @@ const headline = computed(() => {
 })
 
 function toTheFire(id: string): void {
-  const kind = pass.openBeef(id)
-  if (kind !== null) void router.push(kind === 'pan sear' ? '/fire' : `/fire/way/${encodeURIComponent(kind)}`)
+  if (pass.openBeef(id)) void router.push('/fire')
 }
 function asFile(): void {
   saveFile(new Blob([JSON.stringify(writeTicket(pass.ticket), null, 2)], { type: 'application/json' }), 'macellaio-ticket.json')

@@ -3,9 +3,8 @@
 import { onKeyStroke, useIntervalFn, useWakeLock } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { probedRangeFromNow, pullRangeFromNow } from '#core/session/call'
-import { afterOf, callOf } from '#core/session/stand'
-import { spellsUntil } from '#core/session/progress'
+import { callFor, callsAfter, probedRangeFromNow, pullRangeFromNow, type Stand } from '#core/session/call'
+import { atTheHeat, spentUntil } from '#core/session/progress'
 import { showClock } from '#core/quantity/format'
 import { useCook, type Said } from '../../stores/cook'
 import { useUnits } from '../../stores/units'
@@ -16,7 +15,7 @@ import StoveSide from './StoveSide.vue'
 import { SPOKEN } from './spoken'
 import { useAgainst } from './useAgainst'
 import { useCaller } from '../../ui/useCaller'
-import { askedOf, useForecast } from './useForecast'
+import { useForecast } from './useForecast'
 import { useSingleKeys } from '../../ui/useSingleKeys'
 
 const cook = useCook()
@@ -37,29 +36,29 @@ const elapsed = computed(() =>
 const left = computed(() => (action.value?.due != null ? (action.value.due - now.value) / 1000 : null))
 const late = computed(() => left.value !== null && left.value < LATE_S)
 
-const plan = computed(() => forecast.value?.plan ?? null)
-const call = computed(() =>
-  action.value && progress.value && forecast.value && record.value
-    ? callOf(action.value, progress.value, forecast.value, askedOf(record.value), units.system)
+const stand = computed((): Stand | null =>
+  progress.value && forecast.value && record.value
+    ? { request: record.value.request, progress: progress.value, forecast: forecast.value }
     : null
 )
+const call = computed(() => (action.value && stand.value ? callFor(action.value, stand.value, units.system) : null))
 const headline = computed(() => {
   if (!call.value) return 'Reckoning…'
   return left.value === null ? call.value.says : `${call.value.says} ${late.value ? 'now' : 'in'}`
 })
 const then = computed(() => {
-  if (!action.value || !forecast.value || !progress.value || !record.value) return []
+  if (!action.value || !stand.value || !record.value) return []
   if (phase.value !== 'on the heat' && phase.value !== 'lifted') return []
   const { pullS, pullRangeS } = record.value.planned
   const range = heard.value
-    ? probedRangeFromNow(forecast.value.plan, heard.value, elapsed.value)
-    : pullRangeFromNow(forecast.value.plan, pullS, pullRangeS, elapsed.value)
-  return afterOf(action.value, progress.value, forecast.value, range, elapsed.value, units.system)
+    ? probedRangeFromNow(stand.value.forecast, heard.value, elapsed.value)
+    : pullRangeFromNow(stand.value.forecast, pullS, pullRangeS, elapsed.value)
+  return callsAfter(action.value, stand.value, range, elapsed.value, units.system)
 })
 
 const against = useAgainst(() => ({
   record: record.value!,
-  forecast: record.value ? plan.value : null,
+  forecast: record.value ? forecast.value : null,
   heard: heard.value,
   progress: progress.value
 }))
@@ -107,7 +106,7 @@ watch(
 const caller = useCaller(
   left,
   computed(() => call.value?.says ?? ''),
-  computed(() => `${record.value?.id} ${action.value?.does} ${progress.value?.stage}`)
+  computed(() => `${record.value?.id} ${action.value?.does} ${progress.value?.moves}`)
 )
 const lock = useWakeLock()
 watch(
@@ -135,13 +134,7 @@ function lift(): void {
   if (phase.value === 'on the heat') say({ kind: 'lifted' })
   else if (phase.value === 'lifted' || phase.value === 'resting') say({ kind: 'returned' })
 }
-const onHeat = computed(() =>
-  record.value
-    ? spellsUntil(record.value.events, now.value)
-        .filter(s => s.state !== 'lifted')
-        .reduce((sum, s) => sum + s.seconds, 0)
-    : 0
-)
+const onHeat = computed(() => (record.value ? atTheHeat(spentUntil(record.value.events, now.value)) : 0))
 
 function finish(): void {
   const id = record.value?.id
@@ -194,7 +187,7 @@ function finish(): void {
               Off the heat<kbd>P</kbd>
             </button>
             <button v-if="phase === 'on the heat' || phase === 'resting'" type="button" @click="lift">
-              {{ phase === 'resting' ? (record.way ? 'Back to the heat' : 'Back in the pan') : 'Pause: lift out' }}<kbd>L</kbd>
+              {{ phase === 'resting' ? 'Back to the heat' : 'Pause: lift out' }}<kbd>L</kbd>
             </button>
           </div>
           <div class="actions tools">
@@ -207,7 +200,7 @@ function finish(): void {
         </div>
       </template>
     </main>
-    <stove-side :record="record" :forecast="plan" :heard="heard" :elapsed="elapsed" :on-heat="onHeat" :progress="progress" />
+    <stove-side :record="record" :forecast="forecast" :heard="heard" :elapsed="elapsed" :on-heat="onHeat" :progress="progress" />
   </div>
 </template>
 

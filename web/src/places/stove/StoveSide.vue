@@ -14,7 +14,7 @@ import SectionDrawing from '../../section/SectionDrawing.vue'
 import { useUnits } from '../../stores/units'
 import { sectionOf } from '../fire/sectionOf'
 import { useAgainst } from './useAgainst'
-import type { Heard } from './useForecast'
+import type { Heard } from '#core/usecase/forecast'
 
 const props = defineProps<{
   record: CookRecord
@@ -74,8 +74,8 @@ const ahead = computed(() => {
     <p class="quiet">
       {{
         started
-          ? `${showClock(elapsed)} since it went in, ${showClock(onHeat)} on the ${record.way ? 'heat' : 'metal'}`
-          : `to ${degrees(record.request.targetC)}, ${shownText(showLength(record.request.piece.thicknessMm, units.system))} thick`
+          ? `${showClock(elapsed)} since it went in, ${showClock(onHeat)} at the heat`
+          : `to ${degrees(record.request.target.coreC)}, ${shownText(showLength(record.request.piece.thicknessMm, units.system))} thick`
       }}
     </p>
     <round-section

@@ -2,12 +2,12 @@
 import { computed, type ComputedRef } from 'vue'
 import type { CookRecord } from '#core/book/record'
 import type { Progress } from '#core/session/progress'
-import type { Way } from '#core/session/way'
 import { valueAt } from '#core/heat/history'
+import type { MethodKind } from '#core/method/methods'
 import type { Plan } from '#core/plan/plan'
 import { showClock, showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import { useUnits } from '../../stores/units'
-import type { Heard } from './useForecast'
+import type { Heard } from '#core/usecase/forecast'
 
 interface Given {
   readonly record: CookRecord
@@ -17,7 +17,7 @@ interface Given {
 }
 
 /** Ways whose heat nobody knows to the degree. */
-const IN_HEAT: ReadonlySet<Way['kind']> = new Set<Way['kind']>([
+const IN_HEAT: ReadonlySet<MethodKind> = new Set<MethodKind>([
   'sear then oven',
   'oven then sear',
   'roast',
@@ -41,7 +41,7 @@ export function useAgainst(given: () => Given): ComputedRef<string> {
     if (!last.value || !forecast) return ''
     const read = `You read ${exactly(last.value.coreC)} at ${showClock(last.value.time)}`
     const { time } = last.value
-    if (heard?.unheeded.some(r => r.time === time))
+    if (heard?.rejected.some(r => r.time === time))
       return `${read}: no piece like this could be there. Probe again, from the side, into the middle; the forecast leaves it out.`
     if (heard?.expectedC == null) {
       const off = last.value.coreC - valueAt(forecast.history.time, forecast.history.core, time)
@@ -58,9 +58,9 @@ export function useAgainst(given: () => Given): ComputedRef<string> {
       Math.abs(heard.thickerMm) < 1
         ? ''
         : ` It cooks like ${shownText(showLength(given().record.request.piece.thicknessMm + heard.thickerMm, units.system))}.`
-    const { way } = given().record
+    const { kind } = given().record.request.method
     const heat =
-      way === null || !IN_HEAT.has(way.kind) || Math.abs(heard.hotterK) < 3
+      !IN_HEAT.has(kind) || Math.abs(heard.hotterK) < 3
         ? ''
         : ` As if its heat were ${shownText(showTemperatureRise(Math.abs(heard.hotterK), units.system))} ${heard.hotterK > 0 ? 'more' : 'less'} than set.`
     return `${read}: ${offText(last.value.coreC - heard.expectedC)}.${thicker}${heat}${later}`

@@ -4,87 +4,80 @@
  */
 import { computed, onScopeDispose, shallowRef, watch, type Ref } from 'vue'
 import type { CookRecord } from '#core/book/record'
-import { progressOf, spellsUntil, spentUntil } from '#core/session/progress'
-import { nextOf, type Asked, type Forecast } from '#core/session/stand'
-import { hireWorker, Latest, type Hand } from '../../workers/planner'
-import type { Heard } from '../../workers/planner.worker'
-
-export type { Heard }
-
-const secondsIn = (spells: readonly { readonly seconds: number }[]): number => spells.reduce((sum, s) => sum + s.seconds, 0)
+import { secondsOf } from '#core/method/timeline'
+import { nextAction } from '#core/session/nextAction'
+import { happenedUntil, progressOf } from '#core/session/progress'
+import { preheatsOf } from '#core/session/warmUp'
+import type { Forecast, ForecastQuestion } from '#core/usecase/forecast'
+import type { Refused } from '#core/usecase/plan'
+import { Queue } from '../../workers/queue'
 
 interface Question {
   readonly cook: CookRecord
   readonly now: number
 }
-type Answer = ({ readonly forecast: Forecast } | { readonly refused: string }) & { readonly heard: Heard | null }
 
-export const askedOf = ({ request, planned }: CookRecord): Asked => ({ request, preheatS: planned.preheatS })
-
-async function ask(remote: Hand['remote'], { cook, now }: Question): Promise<Answer> {
-  const { phase, laidAt, readings, again } = progressOf(cook.events)
-  const { request, way, events, planned } = cook
-  const off = phase === 'resting' || phase === 'carved'
-  const past = spellsUntil(events, now)
+function asked({ cook: { request, planned, events }, now }: Question): ForecastQuestion {
+  const { laidAt, readings } = progressOf(events)
+  const happened = happenedUntil(events, now)
   // A reading in the rest says how it ends, and is shown; what it was like on the heat it no longer says well.
-  const onHeat = laidAt === null ? [] : off ? readings.filter(r => r.time <= secondsIn(past)) : readings
-  const heeded = onHeat.map(r => ({ time: r.time, celsius: r.coreC }))
-  const last = onHeat.at(-1)
-  const lastAt = last && laidAt !== null ? laidAt + 1000 * last.time : null
-  if (way === null) {
-    const probed = { readings: heeded, past: lastAt === null ? [] : spellsUntil(events, lastAt), totalS: planned.pullS }
-    const given = await remote.forecast(request, past, off, probed)
-    const heard = given.heard ?? null
-    return 'plan' in given ? { forecast: { way, plan: given.plan }, heard } : { refused: given.refused, heard }
+  const onHeat = happened.off ? readings.filter(r => r.time <= secondsOf(happened.past)) : readings
+  const lastAt = laidAt === null ? null : (onHeat.at(-1)?.time ?? null)
+  return {
+    request,
+    freeS: planned.freeS,
+    happened,
+    readings: onHeat.map(r => ({ time: r.time, celsius: r.coreC })),
+    byLastReading: {
+      past: lastAt === null ? [] : happenedUntil(events, (laidAt ?? 0) + 1000 * lastAt).past,
+      off: false,
+      again: happened.again
+    }
   }
-  const until = (at: number | null, rests: boolean) => ({ past: at === null ? [] : spentUntil(events, at), off: rests, again })
-  const given = await remote.underWay(request, way, until(now, off), { readings: heeded, happened: until(lastAt, false) })
-  const heard = given.heard ?? null
-  return 'plan' in given ? { forecast: { way, plan: given.plan }, heard } : { refused: given.refused, heard }
 }
 
 const OVERDUE_EVERY_MS = 8000
 
 export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>) {
-  const hand = hireWorker()
-  onScopeDispose(() => hand.stop())
-  const answer = shallowRef<{ question: Question; forecast: Forecast; heard: Heard | null } | null>(null)
+  const answer = shallowRef<({ readonly question: Question } & Forecast) | null>(null)
   const trouble = shallowRef<string | null>(null)
 
-  const latest = new Latest<Question, Answer>(
-    question => ask(hand.remote, question),
-    (question, given) => {
-      if ('forecast' in given) {
-        answer.value = { question, forecast: given.forecast, heard: given.heard }
-        trouble.value = null
-      } else {
-        trouble.value = given.refused
-      }
+  // Every one is worth its end: the cook waits for it, and it is soon there.
+  const queue = new Queue<Question, Forecast | Refused>(
+    {
+      ask: (remote, question) => remote.forecast(asked(question)) as Promise<Forecast | Refused>,
+      answered: (question, given) => {
+        trouble.value = 'refused' in given ? given.refused : null
+        if ('plan' in given) answer.value = { question, ...given }
+      },
+      failed: () => (trouble.value = 'The forecast failed; go by the probe.')
     },
-    () => {
-      trouble.value = 'The forecast failed; go by the probe.'
-    }
+    Infinity
   )
-  let asked = 0
+  onScopeDispose(() => queue.stop())
+  let lastAsked = 0
   const askNow = (): void => {
-    asked = now.value
-    if (cook.value) latest.put({ cook: cook.value, now: now.value })
+    lastAsked = now.value
+    if (cook.value) queue.put({ cook: cook.value, now: now.value })
   }
   watch(() => cook.value?.events, askNow, { immediate: true })
 
-  const forecast = computed(() => (answer.value && answer.value.question.cook.id === cook.value?.id ? answer.value.forecast : null))
-  const heard = computed(() => (forecast.value ? (answer.value?.heard ?? null) : null))
+  const mine = computed(() => (answer.value && answer.value.question.cook.id === cook.value?.id ? answer.value : null))
+  const forecast = computed(() => mine.value?.plan ?? null)
+  const heard = computed(() => mine.value?.heard ?? null)
   /** Whether what was last said is in the forecast yet. */
   const reckoning = computed(() => cook.value !== null && answer.value?.question.cook.events !== cook.value.events)
   const progress = computed(() => (cook.value ? progressOf(cook.value.events) : null))
   const action = computed(() =>
-    progress.value && forecast.value && cook.value ? nextOf(progress.value, forecast.value, askedOf(cook.value)) : null
+    progress.value && forecast.value && cook.value
+      ? nextAction(progress.value, forecast.value, preheatsOf(cook.value.request, forecast.value.marks))
+      : null
   )
 
   watch(now, at => {
     const { phase } = progress.value ?? { phase: 'ready' }
     const overdue = phase === 'on the heat' && action.value?.due != null && at > action.value.due + 3000
-    if ((overdue || phase === 'lifted') && at - asked > OVERDUE_EVERY_MS) askNow()
+    if ((overdue || phase === 'lifted') && at - lastAsked > OVERDUE_EVERY_MS) askNow()
   })
 
   return { forecast, heard, reckoning, progress, action, trouble }

@@ -4,53 +4,53 @@ import { Button as AButton } from 'ant-design-vue'
 import dayjs from 'dayjs'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import { readPlanCase, writePlanCase } from '#core/formats/caseFile'
 import { pieceName } from '#core/meat/piece'
-import { readPlanCase, writePlanCase } from '#core/formats/planCase'
-import { dialsOf, dialValues } from '#core/method/dials'
-import type { MethodKind } from '#core/method/methods'
-import { phaseName, settingsFor, type SheetLine } from '#core/plan/everyMethod'
-import type { Plan } from '#core/plan/plan'
+import { dialsOf } from '#core/method/dials'
 import { showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
+import { wholeSettings } from '#core/request/setup'
 import type { Caution } from '#core/safety/cautions'
+import type { CallLine } from '#core/words/callSheet'
+import { phaseName } from '#core/words/phases'
 import { api } from '../../api/client'
 import { useDraft } from '../../stores/draft'
-import { useMethods } from '../../stores/methods'
+import type { PlanResult } from '../../stores/plan'
 import { usePass } from '../../stores/pass'
 import { useUnits } from '../../stores/units'
 import { saveFile } from '../../ui/saveFile'
 import { openFile } from '../../ui/openFile'
-import { spanText } from './planned'
+import { methodPath } from './methodPath'
+import { spanText } from './spanText'
 
 const props = defineProps<{
-  kind: MethodKind
   /** Null where there is none. */
-  plan: Plan | null
+  of: PlanResult | null
+  title: string
   /** A newer one is being worked out: it stays where it is, faded, and nothing goes out. */
   stale: boolean
-  lines: readonly SheetLine[]
+  lines: readonly CallLine[]
   cautions: readonly Caution[]
   /** Where a danger has not been agreed to, nothing goes out. */
   held: boolean
-  /** Of the pan it begins in, s. */
-  preheatS?: number
 }>()
-const emit = defineEmits<{ opened: [kind: MethodKind] }>()
 const draft = useDraft()
-const methods = useMethods()
 const units = useUnits()
 const pass = usePass()
 const router = useRouter()
-const target = computed(() => shownText(showTemperature(draft.request.targetC, units.system)))
+const target = computed(() => shownText(showTemperature(draft.request.target.coreC, units.system)))
+const kind = computed(() => draft.request.method.kind)
+const name = computed(() => pieceName(draft.request.piece, draft.cut))
 
 /** Counted back from the table. */
 const serveAt = ref(dayjs().add(3, 'hour').startOf('hour').format('YYYY-MM-DDTHH:mm'))
 const schedule = computed(() => {
-  const { plan } = props
-  if (!plan) return []
+  if (!props.of) return []
+  const { plan, preheatS } = props.of
   const end = dayjs(serveAt.value)
   if (!end.isValid()) return []
   const at = (seconds: number): dayjs.Dayjs => end.subtract(plan.carve.time - seconds, 'second')
-  const heating = props.preheatS ? [{ from: at(-props.preheatS), to: at(0), what: 'heat the pan' }] : []
+  const what = plan.marks[0].phase === 'sear' ? 'heat the pan' : 'heat it up'
+  const heating = preheatS > 0 ? [{ from: at(-preheatS), to: at(0), what }] : []
   const spans = [
     ...heating,
     ...plan.phases.map(p => ({ from: at(p.from), to: at(p.to), what: phaseName(p) })),
@@ -60,23 +60,19 @@ const schedule = computed(() => {
 })
 /** As early as it can be. */
 function fromNow(): void {
-  const { plan } = props
-  if (plan)
+  if (props.of)
     serveAt.value = dayjs()
-      .add(plan.carve.time + (props.preheatS ?? 0) + 59, 'second')
+      .add(props.of.plan.carve.time + props.of.preheatS + 59, 'second')
       .format('YYYY-MM-DDTHH:mm')
 }
 const out = ref('')
-const settings = () => settingsFor(draft.request, props.kind, methods.turned[props.kind] ?? {})
-/** Said by the sheet's own lines, or not at all. */
-const UNSAID: readonly string[] = ['restS', 'byClockS', 'topUpEveryS', 'topUpL', 'searSpells', 'directSpells']
 /** The heats, times and parts that are set, in a line. */
 function inWords(): string {
-  const values = dialValues(props.kind, settings())
-  return dialsOf(props.kind)
+  const values = wholeSettings(draft.request)
+  return dialsOf(kind.value)
     .flatMap(d => {
       const value = values[d.key]
-      if (typeof value !== 'number' || value === 0 || UNSAID.includes(d.key)) return []
+      if (typeof value !== 'number' || value === 0 || d.key === 'byClockS') return []
       if (d.kind === 'count') return [`${d.label.toLowerCase()} ${value} ${value === 1 ? d.unit.replace(/s$/, '') : d.unit}`]
       if (d.kind !== 'quantity') return []
       const text =
@@ -89,10 +85,10 @@ function inWords(): string {
     })
     .join(', ')
 }
-const fileName = computed(() => `${draft.cut.id}-${props.kind.replace(/ /g, '-')}`)
+const fileName = computed(() => `${draft.cut.id}-${kind.value.replace(/ /g, '-')}`)
 function toThePass(): void {
-  if (!props.plan) return
-  const wrong = pass.putBeef(props.kind, props.plan)
+  if (!props.of) return
+  const wrong = pass.putBeef(props.of.request, props.of.plan)
   if (wrong) out.value = wrong
   else void router.push('/pass')
 }
@@ -103,7 +99,7 @@ async function asPdf(): Promise<void> {
   out.value = 'Making the page…'
   try {
     const sheet = await api.sheetPdf({
-      title: `${pieceName(draft.request.piece, draft.cut)}: ${props.kind}`,
+      title: props.title,
       subtitle: `${shownText(showMass(draft.request.piece.weightG, units.system))}, ${shownText(showLength(draft.request.piece.thicknessMm, units.system))}, to ${target.value}; ${inWords()}`,
       lines: props.lines.map(l => ({ label: l.label, figure: l.shown.figure, unit: l.shown.unit })),
       schedule: schedule.value.map(s => ({ at: s.at, what: s.what })),
@@ -118,22 +114,21 @@ async function asPdf(): Promise<void> {
 }
 async function asCalendar(): Promise<void> {
   const { default: ical } = await import('ical-generator')
-  const calendar = ical({ name: `${pieceName(draft.request.piece, draft.cut)}: ${props.kind}` })
-  for (const s of schedule.value)
-    calendar.createEvent({ start: s.from.toDate(), end: s.to.toDate(), summary: `${pieceName(draft.request.piece, draft.cut)}: ${s.what}` })
+  const calendar = ical({ name: props.title })
+  for (const s of schedule.value) calendar.createEvent({ start: s.from.toDate(), end: s.to.toDate(), summary: `${name.value}: ${s.what}` })
   saveFile(new Blob([calendar.toString()], { type: 'text/calendar;charset=utf-8' }), `${fileName.value}.ics`)
   out.value = 'Saved as a calendar file.'
 }
 function asJson(): void {
-  const file = JSON.stringify(writePlanCase(draft.request, props.kind, settings(), methods.turned[props.kind]?.byClockS ?? 0), null, 2)
+  const file = JSON.stringify(writePlanCase(draft.request), null, 2)
   saveFile(new Blob([file], { type: 'application/json' }), `${fileName.value}.json`)
   out.value = 'Saved as a plan file.'
 }
 async function open(event: Event): Promise<void> {
   const said = await openFile(event, 'a plan file', json => {
-    const read = readPlanCase(json)
-    methods.open(read)
-    emit('opened', read.kind)
+    const { request } = readPlanCase(json)
+    draft.open(request)
+    void router.push(methodPath(request.method.kind))
   })
   out.value = said ?? out.value
 }
@@ -141,7 +136,7 @@ async function open(event: Event): Promise<void> {
 
 <template>
   <div>
-    <div v-if="plan" class="back" :aria-busy="stale">
+    <div v-if="of" class="back" :aria-busy="stale">
       <label>On the table at <input v-model="serveAt" type="datetime-local" /></label>
       <button type="button" class="now no-print" @click="fromNow">Starting now</button>
       <ol :class="{ stale }">

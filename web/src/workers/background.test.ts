@@ -1,16 +1,16 @@
 /** What follows from a plan: begun once the hand is still, dropped when nobody waits for it. */
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { AFTER_PLAN } from './planner'
+import { AFTER_PLAN } from './background'
 
-const { hire } = vi.hoisted(() => ({ hire: vi.fn() }))
-vi.mock('./planner', async original => ({ ...(await original()), hireWorker: hire }))
+const { start } = vi.hoisted(() => ({ start: vi.fn() }))
+vi.mock('./engine', () => ({ startEngine: start }))
 
-const letGo = vi.fn()
+const cancel = vi.fn()
 beforeEach(() => {
   vi.useFakeTimers()
   vi.resetModules()
-  hire.mockReset().mockImplementation(() => ({ remote: { letGo }, stop: () => undefined }))
-  letGo.mockReset()
+  start.mockReset().mockImplementation(() => ({ remote: { cancel }, terminate: () => undefined }))
+  cancel.mockReset()
 })
 afterEach(() => void vi.useRealTimers())
 
@@ -19,27 +19,27 @@ const never = (): Promise<void> => new Promise(() => undefined)
 
 describe('work beside a plan', () => {
   it('goes to one worker that stays, the first after a longer wait', async () => {
-    const { aside } = await import('./aside')
+    const { inBackground } = await import('./background')
     const work = vi.fn(() => Promise.resolve())
-    aside(work, AFTER_PLAN, () => undefined)
+    inBackground(work, AFTER_PLAN, () => undefined)
     await vi.advanceTimersByTimeAsync(AFTER_PLAN)
     expect(work).not.toHaveBeenCalled()
     await vi.advanceTimersByTimeAsync(FIRST_MS)
     expect(work).toHaveBeenCalledOnce()
-    aside(work, AFTER_PLAN, () => undefined)
+    inBackground(work, AFTER_PLAN, () => undefined)
     await vi.advanceTimersByTimeAsync(AFTER_PLAN)
     expect(work).toHaveBeenCalledTimes(2)
-    expect(hire).toHaveBeenCalledOnce()
+    expect(start).toHaveBeenCalledOnce()
   })
 
-  it('let go while it waits is never begun; let go later, the worker hears of it', async () => {
-    const { aside } = await import('./aside')
+  it('cancelled while it waits is never begun; cancelled later, the worker hears of it', async () => {
+    const { inBackground } = await import('./background')
     const early = vi.fn(never)
-    aside(early, AFTER_PLAN, () => undefined)()
-    const tickets: number[] = []
-    const stop = aside(
-      (_, ticket) => {
-        tickets.push(ticket)
+    inBackground(early, AFTER_PLAN, () => undefined)()
+    const tokens: number[] = []
+    const stop = inBackground(
+      (_, token) => {
+        tokens.push(token)
         return never()
       },
       AFTER_PLAN,
@@ -48,19 +48,19 @@ describe('work beside a plan', () => {
     await vi.advanceTimersByTimeAsync(FIRST_MS)
     stop()
     expect(early).not.toHaveBeenCalled()
-    expect(letGo.mock.calls).toEqual(tickets.map(t => [t]))
-    expect(tickets).toHaveLength(1)
+    expect(cancel.mock.calls).toEqual(tokens.map(t => [t]))
+    expect(tokens).toHaveLength(1)
   })
 
   it('failing is told to whoever still waits, and to nobody else', async () => {
-    const { aside } = await import('./aside')
+    const { inBackground } = await import('./background')
     const [told, untold] = [vi.fn(), vi.fn()]
-    aside(() => Promise.reject(new Error('no worker')), AFTER_PLAN, told)
+    inBackground(() => Promise.reject(new Error('no worker')), AFTER_PLAN, told)
     let fail: (why: Error) => void = () => undefined
-    const stop = aside(() => new Promise((_, no) => (fail = no)), AFTER_PLAN, untold)
+    const stop = inBackground(() => new Promise((_, no) => (fail = no)), AFTER_PLAN, untold)
     await vi.advanceTimersByTimeAsync(FIRST_MS)
     stop()
-    fail(new Error('let go'))
+    fail(new Error('cancelled'))
     await vi.advanceTimersByTimeAsync(0)
     expect(told).toHaveBeenCalledOnce()
     expect(untold).not.toHaveBeenCalled()

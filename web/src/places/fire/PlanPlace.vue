@@ -1,0 +1,266 @@
+<script setup lang="ts">
+/** How do I cook it: the plan by one method, everything that can be set, what comes of it, and the sheet to cook by. */
+import { Button as AButton } from 'ant-design-vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { RouterLink, useRouter } from 'vue-router'
+import { scaleOf } from '#core/doneness/scale'
+import { pieceName, SURFACES } from '#core/meat/piece'
+import { METHODS } from '#core/method/methods'
+import type { InPot } from '#core/method/pot'
+import { wrappedPiece, type Wrapped } from '#core/method/wrapped'
+import { showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
+import { hotMetal, settingsOf } from '#core/request/setup'
+import { WHEN } from '#core/request/suits'
+import { panHotAfter } from '#core/session/warmUp'
+import { callSheet } from '#core/words/callSheet'
+import { caveats } from '#core/words/caveats'
+import { useCook } from '../../stores/cook'
+import { useDraft } from '../../stores/draft'
+import { useGuests } from '../../stores/guests'
+import { usePlan } from '../../stores/plan'
+import { useUnits } from '../../stores/units'
+import CarveBoard from './CarveBoard.vue'
+import DonenessRow from './DonenessRow.vue'
+import FireTabs from './FireTabs.vue'
+import KeepBoard from './KeepBoard.vue'
+import { methodAt } from './methodPath'
+import PlanOut from './PlanOut.vue'
+import PlanPicture from './PlanPicture.vue'
+import PlanSettings from './PlanSettings.vue'
+import PotBoard from './PotBoard.vue'
+import SafetyGate from './SafetyGate.vue'
+import SafetyLines from './SafetyLines.vue'
+import SheetLines from './SheetLines.vue'
+import TableBoard from './TableBoard.vue'
+import WhatIf from './WhatIf.vue'
+import { useOnProbe, useSafety } from './safety'
+import { sectionOf } from './sectionOf'
+const PlanChart = defineAsyncComponent(() => import('./PlanChart.vue'))
+
+const props = defineProps<{ method: string }>()
+const draft = useDraft()
+const plan = usePlan()
+const cook = useCook()
+const guests = useGuests()
+const onProbe = useOnProbe()
+const units = useUnits()
+const router = useRouter()
+
+// The address names the method: what is opened by it is planned by it.
+watch(
+  () => props.method,
+  slug => {
+    const kind = methodAt(slug)
+    if (kind) draft.choose(kind)
+    draft.forgive()
+  },
+  { immediate: true }
+)
+
+const kind = computed(() => draft.request.method.kind)
+const piece = computed(() => draft.request.piece)
+const settings = computed(() => settingsOf(draft.request))
+const scale = computed(() => scaleOf(draft.request.target))
+const stale = computed(() => plan.current === null)
+const there = computed(() => (plan.state === 'ready' || plan.state === 'working' ? plan.shown : null))
+
+const lines = computed(() => {
+  if (!there.value) return []
+  const { request, plan: of, lateS } = there.value
+  return callSheet(request, of, lateS, plan.spread, units.system).map(l =>
+    l.id === 'pull' ? { ...l, why: l.why + onProbe(of.pull.core) } : l
+  )
+})
+const said = computed(() => (there.value ? caveats(there.value.request, there.value.plan, units.system) : []))
+const { cautions, dangers, agreed, held, agree } = useSafety({
+  now: () => plan.current,
+  plan: () => plan.current?.plan ?? null,
+  metalC: () => (kind.value === 'in pastry' ? 0 : (hotMetal(draft.request)?.panC ?? 0))
+})
+
+const title = computed(
+  () =>
+    `${piece.value.count > 1 ? `${piece.value.count} × ` : ''}${pieceName(piece.value, draft.cut)}, ${shownText(showLength(piece.value.thicknessMm, units.system))}: ${kind.value}`
+)
+const subtitle = computed(() => {
+  const { weightG, startC, surface, count } = piece.value
+  return `${shownText(showMass(weightG, units.system))}${count > 1 ? ' each' : ''}, from ${shownText(showTemperature(startC, units.system))}, ${SURFACES[surface].label.toLowerCase()}.`
+})
+const preheatS = computed(() => (plan.shown?.plan.marks[0].phase === 'sear' ? panHotAfter(plan.shown.request) : 0))
+/** A chart nobody looks at is not drawn. */
+const curves = ref(false)
+const bagged = computed(() => plan.shown?.plan.phases.some(p => p.phase === 'bath' || p.phase === 'pot') ?? false)
+
+function light(): void {
+  if (!plan.current) return
+  cook.begin(title.value, plan.current, plan.spread)
+  void router.push('/stove')
+}
+</script>
+
+<template>
+  <div class="place sheet-early">
+    <main>
+      <fire-tabs />
+      <div class="head">
+        <div>
+          <h1>{{ title }}</h1>
+          <p class="quiet">
+            {{ subtitle }} {{ WHEN[kind] }} <router-link to="/bench">Change the piece</router-link> ·
+            <router-link to="/counter">another cut</router-link>
+          </p>
+        </div>
+        <p v-if="!draft.touched" class="example">A ready example: change anything, or light the stove.</p>
+      </div>
+      <doneness-row />
+      <plan-settings class="settings" :free="METHODS[kind].free" />
+
+      <plan-picture
+        v-if="plan.shown"
+        :plan="plan.shown.plan"
+        :piece="plan.shown.request.piece"
+        :cut="draft.cut"
+        :scale="scale"
+        :spread="plan.spread"
+        :preheat-s="preheatS"
+        :thicker-k="plan.misjudged?.thickerK ?? null"
+        :stale="stale"
+      />
+      <div v-if="plan.shown" class="later">
+        <pot-board
+          v-if="kind === 'pot'"
+          :class="{ stale }"
+          :settings="settings as InPot"
+          :room="draft.request.room"
+          :plan="plan.shown.plan"
+        />
+        <template v-if="there">
+          <what-if :of="plan.current" :scale="scale" />
+          <table-board :of="plan.current" />
+          <keep-board v-if="bagged" :of="plan.current" />
+        </template>
+        <carve-board
+          :class="{ stale }"
+          :piece="kind === 'in pastry' ? wrappedPiece(piece, settings as Wrapped) : plan.shown.request.piece"
+          :cut="draft.cut"
+          :loss="plan.shown.plan.loss"
+          :peak-c="plan.shown.plan.peak.core"
+          :section="sectionOf(plan.shown.plan, plan.shown.request.piece, plan.shown.plan.carve.time)"
+          :guests="Math.max(1, guests.guests.length)"
+        />
+        <details class="curves" @toggle="e => (curves = (e.target as HTMLDetailsElement).open)">
+          <summary>The curves in full</summary>
+          <plan-chart v-if="curves" :plan="plan.shown.plan" :beside="null" />
+        </details>
+      </div>
+    </main>
+
+    <aside class="slate" aria-label="Call sheet">
+      <div class="top">
+        <h2>
+          Call sheet<span class="only-print">: {{ title }}</span>
+        </h2>
+        <span class="quiet" role="status" aria-live="polite">{{
+          plan.state === 'working' ? 'working it out…' : plan.state === 'ready' ? '' : 'no plan'
+        }}</span>
+      </div>
+      <p v-if="plan.state === 'wrong input'" class="refused" role="alert">
+        <strong>{{ draft.firstProblem?.[0] }}.</strong> {{ draft.firstProblem?.[1] }}
+      </p>
+      <p v-else-if="plan.refused" class="refused" role="alert">
+        {{ plan.refused.refused }} <router-link to="/fire/methods">See every way to cook it</router-link>
+      </p>
+      <sheet-lines v-if="there" :lines="lines" :stale="stale" />
+      <p v-for="s in said" :key="s" class="remark" :class="{ stale }">{{ s }}</p>
+      <safety-gate :dangers="plan.current ? dangers : []" :agreed="agreed" @agree="agree" @safer="coreC => draft.aim({ coreC })" />
+      <a-button class="go" :disabled="plan.state !== 'ready' || held" block @click="light">{{
+        cook.underWay ? 'Light the stove for this one' : 'Light the stove'
+      }}</a-button>
+      <plan-out :of="there" :title="title" :stale="stale" :lines="lines" :cautions="cautions" :held="held" />
+      <safety-lines v-if="plan.shown" :plan="plan.shown.plan" />
+      <p v-for="c in cautions" :key="c.id" class="remark">{{ c.text }}</p>
+      <p v-if="draft.contradiction" class="remark">
+        Weight and size of the piece disagree. <router-link to="/bench">See the bench</router-link>
+      </p>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  justify-content: space-between;
+  gap: 20px;
+  align-items: flex-start;
+  margin-bottom: 8px;
+}
+.example {
+  flex: none;
+  font-size: 14px;
+  background: var(--tile);
+  border-left: 3px solid var(--brass);
+  padding: 6px 12px;
+  max-width: 220px;
+}
+.settings {
+  margin-top: 10px;
+}
+main a,
+.refused a,
+.remark a {
+  color: inherit;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.stale {
+  opacity: 0.35;
+  filter: grayscale(0.6);
+}
+.curves {
+  margin-top: 18px;
+}
+summary {
+  cursor: pointer;
+  font-family: var(--serif);
+  font-size: 19px;
+  font-weight: 600;
+}
+.top {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  padding-bottom: 12px;
+}
+.refused {
+  border-left: 3px solid var(--hot);
+  padding: 4px 0 4px 12px;
+  margin: 8px 0 16px;
+  color: var(--chalk);
+  font-size: 16px;
+  line-height: 1.45;
+}
+.remark {
+  border-top: 1px solid #454b4d;
+  padding: 9px 0;
+  font-size: 13.5px;
+  line-height: 1.42;
+  color: #e9d3ac;
+}
+.go:disabled {
+  color: #2b200c;
+  opacity: 0.65;
+}
+.go {
+  flex: none;
+  margin: 14px 0 16px;
+}
+aside .remark:last-of-type {
+  padding-bottom: 20px;
+}
+@media (max-width: 760px) {
+  .head {
+    flex-direction: column;
+    gap: 8px;
+  }
+}
+</style>
