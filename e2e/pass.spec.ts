@@ -122,7 +122,7 @@ test('beef goes back to the fire as it was planned, and on the ticket again in i
   await page.getByLabel('Peak', { exact: true }).fill('57')
   await page.getByLabel('Peak', { exact: true }).press('Enter')
   const sheet = page.getByLabel('Call sheet', { exact: true }).locator('ul.sheet')
-  await expect(sheet.locator('[data-line="peak"] .figure')).toHaveText('57', { timeout: 20_000 })
+  await expect(sheet.locator('[data-line="eat"] .figure')).toHaveText('57', { timeout: 20_000 })
   await page.getByRole('button', { name: 'On the pass' }).click()
   await expect(calls(page).filter({ hasText: 'Set the oven to' })).toBeVisible({ timeout: 20_000 })
   const out = (

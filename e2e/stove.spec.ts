@@ -1,5 +1,6 @@
 /** At the stove things go otherwise than planned. */
 import { expect, test, type Page } from '@playwright/test'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { App } from './app'
 
 let app: App
@@ -12,14 +13,14 @@ test.afterAll(() => app.stop())
 async function inThePan(page: Page): Promise<void> {
   await page.clock.install()
   await page.goto(`${app.url}/fire`)
-  await page.getByRole('radio', { name: 'once' }).check()
+  await page.getByLabel('Turn', { exact: true }).selectOption('once')
   await expect(page.getByLabel('Call sheet', { exact: true }).locator('ul')).toHaveAttribute('aria-busy', 'false')
   await page.getByRole('button', { name: 'Light the stove' }).click()
   await expect(page.getByRole('heading', { name: 'Light the ring' })).toBeVisible()
   await page.keyboard.press('Space')
   await page.clock.runFor(220_000)
   await page.keyboard.press('Space')
-  await expect(page.getByText('Turn 1 of about 1.')).toBeVisible()
+  await expect(page.getByText('Turn 1 of 1.')).toBeVisible()
 }
 
 test('a turn made but not said is put where it was, and the book says when it was said', async ({ page }) => {
@@ -44,14 +45,14 @@ test('lifted out it waits; pulled too early it is told so and goes back in', asy
   await page.keyboard.press('l')
   await expect(page.getByRole('heading', { name: /Put the strip steak back in/ })).toBeVisible()
   await page.clock.runFor(30_000)
-  await expect(page.getByText(/1:[34]\d since it went in, 1:[01]\d on the metal/)).toBeVisible()
+  await expect(page.getByText(/1:[34]\d since it went in, 1:[01]\d at the heat/)).toBeVisible()
   await page.keyboard.press('l')
-  await expect(page.getByText('Turn 1 of about 1.')).toBeVisible()
+  await expect(page.getByText('Turn 1 of 1.')).toBeVisible()
   await page.clock.runFor(120_000)
   await page.keyboard.press('p')
   await expect(page.getByText(/Pulled early: it will only reach/)).toBeVisible()
   await page.keyboard.press('l')
-  await expect(page.getByText('Turn 1 of about 1.')).toBeVisible()
+  await expect(page.getByText('Turn 1 of 1.')).toBeVisible()
 })
 
 test('forgotten in the pan, it says so plainly', async ({ page }) => {
@@ -129,7 +130,7 @@ test('a probe reading moves what is to come; one that cannot be is told, not bel
 test('the fat edge is called when its turn comes', async ({ page }) => {
   await page.clock.install()
   await page.goto(`${app.url}/fire`)
-  await page.getByRole('radio', { name: 'once' }).check()
+  await page.getByLabel('Turn', { exact: true }).selectOption('once')
   await page.getByRole('textbox', { name: 'Fat edge' }).fill('1')
   await expect(page.getByLabel('Call sheet', { exact: true }).locator('ul')).toHaveAttribute('aria-busy', 'false')
   await page.getByRole('button', { name: 'Light the stove' }).click()
@@ -137,7 +138,7 @@ test('the fat edge is called when its turn comes', async ({ page }) => {
   await page.keyboard.press('Space')
   await page.clock.runFor(220_000)
   await page.keyboard.press('Space')
-  await expect(page.getByText('Turn 1 of about 1.')).toBeVisible()
+  await expect(page.getByText('Turn 1 of 1.')).toBeVisible()
   await page.clock.runFor(11 * 60_000)
   await page.keyboard.press('Space')
   await expect(page.getByRole('heading', { name: /Stand the strip steak on the fat edge/ })).toBeVisible()
@@ -150,16 +151,13 @@ test('the fat edge is called when its turn comes', async ({ page }) => {
 async function by(page: Page, way: string, piece: Record<string, unknown> = {}): Promise<void> {
   await page.clock.install()
   await page.goto(`${app.url}/fire`)
-  await page.evaluate(of => {
-    const key = 'macellaio.draft'
-    const draft = JSON.parse(localStorage.getItem(key) ?? '{}') as { piece: object }
-    localStorage.setItem(key, JSON.stringify({ ...draft, piece: { ...draft.piece, ...of } }))
-  }, piece)
+  const draft = { ...FIRST_REQUEST, piece: { ...FIRST_REQUEST.piece, ...piece } }
+  await page.evaluate(of => localStorage.setItem('macellaio.draft', of), JSON.stringify(draft))
   await page.goto(`${app.url}/fire/way/${encodeURIComponent(way)}`)
   await expect(page.getByLabel('Call sheet', { exact: true }).locator('ul.sheet')).toHaveAttribute('aria-busy', 'false', {
     timeout: 20_000
   })
-  await page.getByRole('button', { name: 'Begin at the stove' }).click()
+  await page.getByRole('button', { name: 'Light the stove' }).click()
 }
 const called = (page: Page, text: RegExp) => expect(page.getByRole('heading', { name: text })).toBeVisible({ timeout: 20_000 })
 
@@ -170,7 +168,7 @@ test('from the pan into the oven: what is slow is lit first, every step is calle
   await called(page, /Light the ring/)
   await page.clock.fastForward(11 * 60_000)
   await page.keyboard.press('Space')
-  await called(page, /Put the strip steak into the hot pan/)
+  await called(page, /Lay the strip steak in the pan/)
   await page.clock.fastForward(220_000)
   for (const next of [/Turn the strip steak/, /Turn the strip steak/, /Turn the strip steak/, /into the oven/, /Out of the oven in/]) {
     await page.keyboard.press('Space')

@@ -122,8 +122,8 @@ const ROWS: Record<SettingKey, Row> = {
     >),
     'foil keeps it warm; tucked in it softens the crust'
   ),
-  rest: row('Rests for', 'rest', { kind: 'rest', range: REST_LIMITS_S }, 'to its peak, by the clock, or half the cooking time'),
-  rewarmS: row('Back in the pan, each face', 'rewarm', time([0, 300]), 'after the rest, to crisp and warm it'),
+  rest: row('for', 'rest', { kind: 'rest', range: REST_LIMITS_S }, 'to its peak, by the clock, or half the cooking time'),
+  rewarmS: row('Back in the pan', 'rewarm', time([0, 300]), 'after the rest, each face so long, to crisp and warm it'),
   byClockS: row('By the clock', 'byClock', time([0, DAY_S]), 'instead of working it out; 0 for worked out')
 }
 

@@ -66,6 +66,9 @@ const PLACES: Record<Stage, Place> = {
   rest: { into: 'on a board', there: 'It rests', out: 'From the board', light: 'Lay out a board', lit: 'Board is out' }
 }
 
+/** What is done to what is lit first. */
+export const lighting = (leads: Stage): string => PLACES[leads].light
+
 /** What the settings hold, as far as the method has them. */
 interface Set {
   readonly panC?: number

@@ -7,7 +7,7 @@ import { computed, shallowRef, watch } from 'vue'
 import type { Spread } from '#core/estimate/spread'
 import type { Misjudged } from '#core/plan/misjudged'
 import type { PlanRequest } from '#core/request/request'
-import { preheatsOf } from '#core/session/warmUp'
+import { preheatsOf, type Preheats } from '#core/session/warmUp'
 import type { Planned, PlanAnswer, Refused } from '#core/usecase/plan'
 import { AFTER_PLAN, inBackground } from '../workers/background'
 import { Queue } from '../workers/queue'
@@ -17,6 +17,8 @@ export interface PlanResult extends Planned {
   readonly request: PlanRequest
   /** From lighting the first thing until the piece may be laid in, s. */
   readonly preheatS: number
+  /** What that is. */
+  readonly leads: Preheats['leads']
 }
 
 export const usePlan = defineStore('plan', () => {
@@ -36,8 +38,8 @@ export const usePlan = defineStore('plan', () => {
         refusal.value = { ...answer, request }
         return
       }
-      const preheatS = preheatsOf(request, answer.plan.marks).first
-      result.value = { ...answer, request, preheatS }
+      const { first: preheatS, leads } = preheatsOf(request, answer.plan.marks)
+      result.value = { ...answer, request, preheatS, leads }
       refusal.value = null
       if (fresh) void fresh.remote.warmUp(request)
       if (isDraft(request)) cancel = follow(result.value)

@@ -93,7 +93,7 @@ const USUAL_CLOCK_S = 600
         <quantity-field
           v-if="rest.kind === 'clock'"
           class="field"
-          label="Rest"
+          label="namely"
           dimension="duration"
           :range="d.range"
           :model-value="rest.seconds"
@@ -160,10 +160,10 @@ const USUAL_CLOCK_S = 600
   align-items: flex-end;
 }
 .field {
-  width: 104px;
+  width: 98px;
 }
 .wide {
-  width: 150px;
+  width: 138px;
 }
 .yes {
   display: flex;

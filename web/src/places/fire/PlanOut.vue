@@ -9,6 +9,7 @@ import { pieceName } from '#core/meat/piece'
 import { dialsOf } from '#core/method/dials'
 import { showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
 import { wholeSettings } from '#core/request/setup'
+import { lighting } from '#core/session/call'
 import type { Caution } from '#core/safety/cautions'
 import type { CallLine } from '#core/words/callSheet'
 import { phaseName } from '#core/words/phases'
@@ -45,12 +46,11 @@ const name = computed(() => pieceName(draft.request.piece, draft.cut))
 const serveAt = ref(dayjs().add(3, 'hour').startOf('hour').format('YYYY-MM-DDTHH:mm'))
 const schedule = computed(() => {
   if (!props.of) return []
-  const { plan, preheatS } = props.of
+  const { plan, preheatS, leads } = props.of
   const end = dayjs(serveAt.value)
   if (!end.isValid()) return []
   const at = (seconds: number): dayjs.Dayjs => end.subtract(plan.carve.time - seconds, 'second')
-  const what = plan.marks[0].phase === 'sear' ? 'heat the pan' : 'heat it up'
-  const heating = preheatS > 0 ? [{ from: at(-preheatS), to: at(0), what }] : []
+  const heating = preheatS > 0 ? [{ from: at(-preheatS), to: at(0), what: lighting(leads).toLowerCase() }] : []
   const spans = [
     ...heating,
     ...plan.phases.map(p => ({ from: at(p.from), to: at(p.to), what: phaseName(p) })),
