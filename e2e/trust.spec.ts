@@ -20,7 +20,7 @@ test('the server is killed in the middle of a cook, the page reloaded, and nothi
   await page.getByRole('button', { name: 'Light the stove' }).click()
   await page.getByRole('button', { name: 'Ring is lit' }).click()
   await page.getByRole('button', { name: 'It is in' }).click()
-  await expect(page.getByText('Turn 1 of about')).toBeVisible()
+  await expect(page.getByText('Turn 1 of ')).toBeVisible()
 
   await app.kill()
   await page.getByRole('button', { name: 'Turned' }).click()
@@ -32,7 +32,7 @@ test('the server is killed in the middle of a cook, the page reloaded, and nothi
   await app.serve()
   await page.reload()
   await expect(page.locator('aside').getByText('You read 6.5')).toBeVisible()
-  await expect(page.getByText('Turn 2 of about')).toBeVisible()
+  await expect(page.getByText('Turn 2 of ')).toBeVisible()
   await page.keyboard.press('p')
   await page.getByRole('button', { name: 'Carved' }).click()
   await page.getByRole('button', { name: 'To the book' }).click()
@@ -50,7 +50,7 @@ test('no stale figure is shown as current, and nonsense is answered in the field
   const before = await sheet(page).textContent()
 
   const sawBusy = page.waitForFunction(() => document.querySelector('[aria-label="Call sheet"] ul')?.getAttribute('aria-busy') === 'true')
-  await page.getByRole('radio', { name: 'once' }).check()
+  await page.getByLabel('Turn', { exact: true }).selectOption('once')
   await sawBusy
   await expect(sheet(page)).toHaveAttribute('aria-busy', 'false')
   expect(await sheet(page).textContent()).not.toBe(before)
