@@ -7,7 +7,8 @@
 import type { Trial } from './ensemble'
 import { EIGHTY, PRIOR, withUnknowns, type Gauss, type Reading, type Unknowns } from './prior'
 import { valueAt } from '#core/heat/history'
-import { COARSE_STEPS, DEFAULT_STEPS, KEEP_ENDS, run } from '#core/heat/program'
+import { KEEP_ENDS, run } from '#core/heat/program'
+import { COARSE_STEPS, DEFAULT_STEPS } from '#core/heat/stepControl'
 import type { Steps } from '#core/numerics/steps'
 import { kalmanUpdate } from './kalman'
 

@@ -1,7 +1,8 @@
 /** A cook on the bench: a piece, one of the methods with its usual settings, and times by hand. */
 import type { Constants } from '#core/heat/constants'
 import { valueAt } from '#core/heat/history'
-import { DEFAULT_STEPS, KEEP_ENDS, run, type Run } from '#core/heat/program'
+import { KEEP_ENDS, run, type Run } from '#core/heat/program'
+import { DEFAULT_STEPS } from '#core/heat/stepControl'
 import { densityOf } from '#core/heat/properties'
 import { KITCHEN } from '#core/kit/air'
 import { cutById } from '#core/meat/cuts'

@@ -1,9 +1,9 @@
 /**
  * A piece as finite volumes, each with a temperature and a water content, carried
- * forward one time step at a time by sweeping along its rays (`ray.ts`): along the
+ * forward one time step at a time by sweeping along its grid lines (`gridLine.ts`): along the
  * axis, in radius, or first the one and then the other, in turns, so that neither
  * direction always goes first (operator splitting; the two commute exactly where the
- * problem is linear). A slab has one ray, a long cylinder too.
+ * problem is linear). A slab has one line, a long cylinder too.
  *
  * SI, °C. Totals are for the whole body: a square metre of slab, a metre of long
  * cylinder, one piece of finite size.
@@ -11,11 +11,11 @@
 import type { Constants } from './constants'
 import { lumpOf, type Face, type Faces } from './faces'
 import type { Grid } from './grid'
-import { Heart } from './heart'
+import { ThermalCentre } from './thermalCentre'
 import type { Burner, LumpState } from './lump'
 import { integral, WATER_HEAT, type Material } from './properties'
-import type { End } from './crossing'
-import { GAMMA, Ray } from './ray'
+import type { End } from './boundaryFluxes'
+import { GAMMA, GridLine } from './gridLine'
 import { Surface } from './surface'
 
 export interface BodyStart {
@@ -43,17 +43,17 @@ export class Body {
   readonly water: Float64Array
   /** The hottest each cell has been. */
   readonly hottest: Float64Array
-  readonly heart: Heart
+  readonly centre: ThermalCentre
   /** One surface for each ring on the first and second face, for each layer on the side; none where closed for good. */
   readonly first: readonly Surface[]
   readonly second: readonly Surface[]
   readonly side: readonly Surface[]
   /** How far the last step went from a straight line through the step before, K: the root of its mean square by volume, boiling cells left out. */
-  bend = 0
+  stepError = 0
   readonly ledger: Ledger = { heatIn: 0, latentOut: 0, carriedOut: 0, evaporated: 0, dripped: 0 }
 
-  private readonly axialRay: Ray
-  private readonly radialRay: Ray
+  private readonly axialLine: GridLine
+  private readonly radialLine: GridLine
   private readonly inner: Surface
   /** What the last step gave each cell a second, for the middle of the next: K/s, kg/(m³·s), and J/(m³·s) by direction. */
   private readonly warming: Float64Array
@@ -87,15 +87,15 @@ export class Body {
     this.second = surfaces(axial.area[axial.cells] > 0 ? radial.cells : 0)
     this.side = surfaces(radial.area[radial.cells] > 0 ? axial.cells : 0)
     this.inner = this.newSurface(0)
-    this.heart = new Heart(grid, start.temperature)
+    this.centre = new ThermalCentre(grid, start.temperature)
     this.warming = scratch()
     this.wetting = scratch()
     this.axialRate = scratch()
     this.radialRate = scratch()
     const { temperature, water, warming, wetting } = this
     const state = { temperature, water, warming, wetting, rate: this.axialRate, material: grid.material }
-    this.axialRay = new Ray(axial, materials, start.boiling, constants, radial.cells === 1 ? state : undefined)
-    this.radialRay = new Ray(radial, materials, start.boiling, constants)
+    this.axialLine = new GridLine(axial, materials, start.boiling, constants, radial.cells === 1 ? state : undefined)
+    this.radialLine = new GridLine(radial, materials, start.boiling, constants)
     const volume = (cell: number): number => radial.volume[Math.floor(cell / axial.cells)] * axial.volume[cell % axial.cells]
     const whole = this.sum(() => 1)
     this.weight = Float64Array.from({ length: grid.cells }, (_, cell) => volume(cell) / whole)
@@ -125,24 +125,29 @@ export class Body {
     const { hottest, weight } = this
     const wet = this.start.boiling - 1
     const perSecond = 1 / dt
-    let bend = 0
+    let stepError = 0
     for (let i = 0; i < hottest.length; i++) {
       const T = temperature[i]
       if (T > hottest[i]) hottest[i] = T
       const rate = (T - temperatureBefore[i]) * perSecond
       const off = rate - warming[i]
-      if (T < wet) bend += weight[i] * off * off
+      if (T < wet) stepError += weight[i] * off * off
       warming[i] = rate
       wetting[i] = (water[i] - waterBefore[i]) * perSecond
     }
-    this.bend = Math.sqrt(bend) * dt
-    this.heart.note(temperature)
+    this.stepError = Math.sqrt(stepError) * dt
+    this.centre.note(temperature)
   }
 
   /** The faces have changed: what the last step did says nothing of the next. */
   forgetRates(): void {
     this.warming.fill(0)
     this.wetting.fill(0)
+  }
+
+  /** Steps of its grid lines that did not settle and were taken in two. */
+  get halvings(): number {
+    return this.axialLine.halvings + this.radialLine.halvings
   }
 
   /** Enthalpy of everything in the cells above 0 °C, J; for the energy balance. */
@@ -194,7 +199,7 @@ export class Body {
     for (let ring = 0; ring < radial.cells; ring++) {
       this.ends[0].surface = this.first[ring]
       this.ends[1].surface = this.second.length > 0 ? this.second[ring] : this.inner
-      this.sweep(this.axialRay, this.axialRate, ring * axial.cells, 1, radial.volume[ring], dt)
+      this.sweep(this.axialLine, this.axialRate, ring * axial.cells, 1, radial.volume[ring], dt)
     }
   }
 
@@ -205,7 +210,7 @@ export class Body {
     for (let layer = 0; layer < axial.cells; layer++) {
       this.ends[0].surface = this.inner
       this.ends[1].surface = this.side[layer]
-      this.sweep(this.radialRay, this.radialRate, layer, axial.cells, axial.volume[layer], dt)
+      this.sweep(this.radialLine, this.radialRate, layer, axial.cells, axial.volume[layer], dt)
     }
   }
 
@@ -218,37 +223,37 @@ export class Body {
     end.lumpAtSecond = lumps[touched].at(1)
   }
 
-  /** One ray, from its place in the body and back. @param size how much of the body a unit of ray stands for */
-  private sweep(ray: Ray, rates: Float64Array, offset: number, stride: number, size: number, dt: number): void {
+  /** One line, from its place in the body and back. @param size how much of the body a unit of line stands for */
+  private sweep(line: GridLine, rates: Float64Array, offset: number, stride: number, size: number, dt: number): void {
     const { temperature, water, warming, wetting, grid, ledger, ends } = this
-    const n = ray.axis.cells
-    // A slab has one ray, and the ray's arrays are the body's.
-    const apart = ray.temperature !== temperature
+    const n = line.axis.cells
+    // A slab has one line, and the line's arrays are the body's.
+    const apart = line.temperature !== temperature
     for (let i = 0, at = offset; apart && i < n; i++, at += stride) {
-      ray.temperature[i] = temperature[at]
-      ray.water[i] = water[at]
-      ray.material[i] = grid.material[at]
-      ray.warming[i] = warming[at]
-      ray.wetting[i] = wetting[at]
-      ray.rate[i] = rates[at]
+      line.temperature[i] = temperature[at]
+      line.water[i] = water[at]
+      line.material[i] = grid.material[at]
+      line.warming[i] = warming[at]
+      line.wetting[i] = wetting[at]
+      line.rate[i] = rates[at]
     }
-    ray.step(dt, ends[0], ends[1])
+    line.step(dt, ends[0], ends[1])
     for (let i = 0, at = offset; apart && i < n; i++, at += stride) {
-      temperature[at] = ray.temperature[i]
-      water[at] = ray.water[i]
-      rates[at] = ray.rate[i]
+      temperature[at] = line.temperature[i]
+      water[at] = line.water[i]
+      rates[at] = line.rate[i]
     }
-    const { crossing } = ray
-    ledger.heatIn += size * crossing.heatIn
-    ledger.latentOut += size * crossing.latentOut
-    ledger.carriedOut += size * crossing.carriedOut
-    ledger.evaporated += size * crossing.evaporated
-    ledger.dripped += size * crossing.dripped
+    const { fluxes } = line
+    ledger.heatIn += size * fluxes.heatIn
+    ledger.latentOut += size * fluxes.latentOut
+    ledger.carriedOut += size * fluxes.carriedOut
+    ledger.evaporated += size * fluxes.evaporated
+    ledger.dripped += size * fluxes.dripped
     for (let side = 0; side < 2; side++) {
       const touched = lumpOf(ends[side].face)
       if (touched === null) continue
-      this.lumpHeat[touched] += size * crossing.fromLump[side]
-      this.lumpSlope[touched] += size * crossing.lumpSlope[side]
+      this.lumpHeat[touched] += size * fluxes.fromLump[side]
+      this.lumpSlope[touched] += size * fluxes.lumpSlope[side]
     }
   }
 }

@@ -35,22 +35,22 @@ export class BoilingCurve {
   }
 
   /**
-   * @param gained enthalpy since the start of the step, with what left as steam counted in
+   * @param enthalpyGain enthalpy since the start of the step, with what left as steam counted in
    * @param capacity sensible heat, J/(m³·K)
    * @param from temperature at the start
    * @param water at the start
    */
-  invert(gained: number, capacity: number, from: number, water: number): void {
-    this.temperature = from + gained / capacity
+  invert(enthalpyGain: number, capacity: number, from: number, water: number): void {
+    this.temperature = from + enthalpyGain / capacity
     this.slope = 1 / capacity
     if (water <= 0 || this.temperature <= this.boiling) return
 
     const excess = Math.max(0, water - this.rawWater)
     const knee = this.knee(water)
     let reached = capacity * (knee - from)
-    if (gained <= reached) return
+    if (enthalpyGain <= reached) return
     reached += BOILING_LATENT_HEAT * excess
-    if (gained <= reached) {
+    if (enthalpyGain <= reached) {
       this.temperature = knee
       this.slope = 0
       return
@@ -59,8 +59,8 @@ export class BoilingCurve {
     if (at < this.freeEnd) {
       const heavy = capacity + BOILING_LATENT_HEAT * this.freeRate
       const end = reached + heavy * (this.freeEnd - at)
-      if (gained <= end) {
-        this.temperature = at + (gained - reached) / heavy
+      if (enthalpyGain <= end) {
+        this.temperature = at + (enthalpyGain - reached) / heavy
         this.slope = 1 / heavy
         return
       }
@@ -69,12 +69,12 @@ export class BoilingCurve {
     }
     const heavy = capacity + BOILING_LATENT_HEAT * this.boundRate
     const end = reached + heavy * (this.boundEnd - at)
-    if (gained <= end) {
-      this.temperature = at + (gained - reached) / heavy
+    if (enthalpyGain <= end) {
+      this.temperature = at + (enthalpyGain - reached) / heavy
       this.slope = 1 / heavy
       return
     }
-    this.temperature = this.boundEnd + (gained - end) / capacity
+    this.temperature = this.boundEnd + (enthalpyGain - end) / capacity
   }
 
   /** Temperature at which a cell with this much water starts to boil. */

@@ -17,7 +17,7 @@ const MOST_CELLS = 12
 const NEAR_BOILING = 10
 
 /**
- * One end of a ray. Over a step what leaves is straight in the first wet cell's
+ * One end of a line. Over a step what leaves is straight in the first wet cell's
  * temperature; where it is more than that cell can give, cells further in give the rest.
  */
 export class CrustVapour {

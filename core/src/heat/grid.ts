@@ -27,8 +27,8 @@ export interface Grid {
   readonly material: Uint8Array
   /** Whether it is the first half only of a piece that is alike at both ends. */
   readonly mirrored: boolean
-  /** Where along the axis the thermal centre is sought, m from the first face: see `heart.ts`. */
-  readonly heart: readonly [from: number, to: number]
+  /** Where along the axis the thermal centre is sought, m from the first face: see `thermalCentre.ts`. */
+  readonly centralSpan: readonly [from: number, to: number]
 }
 
 /** How cells grow from a heated face inward, m unless said otherwise. */
@@ -115,7 +115,7 @@ export function mirroredGrid(
     axial,
     coats.filter(c => c.on !== 'second')
   )
-  return { ...grid, mirrored: true, heart: [height / 4, height / 2] }
+  return { ...grid, mirrored: true, centralSpan: [height / 4, height / 2] }
 }
 
 /** One square metre of slab. */
@@ -241,5 +241,5 @@ function gridOf(radial: Axis, axial: Axis, coats: readonly Coat[]): Grid {
     }
   }
   const height = axial.edge[axial.cells]
-  return { radial, axial, cells: radial.cells * axial.cells, material, mirrored: false, heart: [height / 4, (3 * height) / 4] }
+  return { radial, axial, cells: radial.cells * axial.cells, material, mirrored: false, centralSpan: [height / 4, (3 * height) / 4] }
 }

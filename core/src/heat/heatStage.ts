@@ -1,12 +1,12 @@
 /**
- * The heat of one stage of a step along a ray: an implicit step of enthalpy, solved by
+ * The heat of one stage of a step along a line: an implicit step of enthalpy, solved by
  * Newton with a tridiagonal matrix. The unknown is what each cell gains; its temperature
  * follows from that (`boilingCurve.ts`), straight below boiling.
  *
  * SI, °C, per square metre of slab or metre of cylinder.
  */
 import type { BoilingCurve } from './boilingCurve'
-import type { End } from './crossing'
+import type { End } from './boundaryFluxes'
 import type { CrustVapour } from './crustVapour'
 import type { Axis } from './grid'
 import type { OuterCell, Surface } from './surface'
@@ -23,7 +23,7 @@ const ALLOWED_SHARE = 0.01
 /** K per J/m³: below this slope a cell is on the boiling curve. */
 const FLAT = 1e-8
 
-/** The state of the ray that it works on. */
+/** The state of the line that it works on. */
 export interface Along {
   readonly temperature: Float64Array
   readonly water: Float64Array
@@ -31,15 +31,15 @@ export interface Along {
 }
 
 export class HeatStage {
-  // For the whole step, filled by the ray; one entry a cell (an edge for the conductances).
+  // For the whole step, filled by the line; one entry a cell (an edge for the conductances).
   readonly capacity: Float64Array
   readonly inverse: Float64Array
   readonly conductance: Float64Array
   readonly start: Float64Array
   /** Enthalpy since the start of the step: where Newton begins, and where it ends. */
-  readonly gained: Float64Array
+  readonly enthalpyGain: Float64Array
   /** Enthalpy that the first stage contributes to the second. */
-  readonly already: Float64Array
+  readonly stageHistory: Float64Array
   readonly outer: readonly [OuterCell, OuterCell]
 
   // Scratch.
@@ -62,8 +62,8 @@ export class HeatStage {
     this.inverse = scratch()
     this.conductance = new Float64Array(axis.cells + 1)
     this.start = scratch()
-    this.gained = scratch()
-    this.already = scratch()
+    this.enthalpyGain = scratch()
+    this.stageHistory = scratch()
     this.slope = scratch()
     this.lower = scratch()
     this.diagonal = scratch()
@@ -83,7 +83,7 @@ export class HeatStage {
    * @returns false where the iteration did not settle
    */
   solve(dt: number, whole: number, first: End, lumpAtFirst: number, second: End, lumpAtSecond: number): boolean {
-    const { axis, gained, slope, right, outer, start, inverse, boiling } = this
+    const { axis, enthalpyGain, slope, right, outer, start, inverse, boiling } = this
     const { temperature } = this.along
     const n = axis.cells
     const last = n - 1
@@ -100,7 +100,7 @@ export class HeatStage {
       for (let i = 0; i < n; i++) {
         const was = slope[i]
         const aimed = temperature[i] + was * right[i]
-        let next = gained[i] + right[i]
+        let next = enthalpyGain[i] + right[i]
         if (was < FLAT) {
           const knee = this.kneeOf(i)
           if (next < knee) {
@@ -108,7 +108,7 @@ export class HeatStage {
             next = knee
           }
         }
-        gained[i] = next
+        enthalpyGain[i] = next
         const simply = start[i] + next * inverse[i]
         if (simply <= boiling) {
           temperature[i] = simply
@@ -125,7 +125,7 @@ export class HeatStage {
         this.meet(second, outer[1], last, whole, lumpAtSecond)
         off = Math.max(off, surprise(second.surface, expectedSecond))
       }
-      if (!kinked && off < 1) {
+      if (!kinked && off < 1 && first.surface.settled && second.surface.settled) {
         // Booked is what the cells were given.
         first.surface.heat += expectedFirst - first.surface.into
         second.surface.heat += expectedSecond - second.surface.into
@@ -137,7 +137,7 @@ export class HeatStage {
 
   /** The linear system for the change of the enthalpies gained. */
   private assemble(dt: number, first: Surface, second: Surface): void {
-    const { axis, conductance, gained, already, slope, lower, diagonal, upper, right } = this
+    const { axis, conductance, enthalpyGain, stageHistory, slope, lower, diagonal, upper, right } = this
     const { temperature } = this.along
     const { volume, area } = axis
     const n = axis.cells
@@ -151,7 +151,7 @@ export class HeatStage {
       const nextT = temperature[i + 1]
       const nextS = slope[i + 1]
       const toAbove = above * (T - nextT)
-      right[i] = volume[i] * (already[i] - gained[i]) + fromBelow - toAbove
+      right[i] = volume[i] * (stageHistory[i] - enthalpyGain[i]) + fromBelow - toAbove
       diagonal[i] = volume[i] + (below + above) * s
       upper[i] = -above * nextS
       lower[i + 1] = -above * s
@@ -160,7 +160,7 @@ export class HeatStage {
       T = nextT
       s = nextS
     }
-    right[last] = volume[last] * (already[last] - gained[last]) + fromBelow + dt * area[n] * second.into
+    right[last] = volume[last] * (stageHistory[last] - enthalpyGain[last]) + fromBelow + dt * area[n] * second.into
     diagonal[last] = volume[last] + (below - dt * area[n] * second.intoSlope) * s
     for (let side = 0; side < 2; side++) {
       const found = this.beneath[side]
@@ -179,7 +179,7 @@ export class HeatStage {
 
   /** Temperature of a cell for the enthalpy it has gained in this step. */
   warm(i: number): void {
-    const simply = this.start[i] + this.gained[i] * this.inverse[i]
+    const simply = this.start[i] + this.enthalpyGain[i] * this.inverse[i]
     if (simply <= this.boiling) {
       this.along.temperature[i] = simply
       this.slope[i] = this.inverse[i]
@@ -188,7 +188,7 @@ export class HeatStage {
 
   private boil(i: number): void {
     const curve = this.curves[this.along.material[i]]
-    curve.invert(this.gained[i], this.capacity[i], this.start[i], this.along.water[i])
+    curve.invert(this.enthalpyGain[i], this.capacity[i], this.start[i], this.along.water[i])
     this.along.temperature[i] = curve.temperature
     this.slope[i] = curve.slope
   }

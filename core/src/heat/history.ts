@@ -6,7 +6,7 @@
 export interface History {
   /** s since the start of the program. */
   readonly time: readonly number[]
-  /** °C: least cooked point of the heart; the middle of the first and second face and of the side, where there are such; mean by volume; the pan or pot in use. */
+  /** °C: the thermal centre; the middle of the first and second face and of the side, where there are such; mean by volume; the pan or pot in use. */
   readonly core: readonly number[]
   readonly first: readonly (number | null)[]
   readonly second: readonly (number | null)[]

@@ -8,6 +8,7 @@
  * nothing is lost between the two.
  */
 import { latentHeat, LEWIS, saturatedPressure } from './vapour'
+import { ConvergenceError } from '#core/numerics/convergence'
 
 export interface Lump {
   /** J/K */
@@ -38,6 +39,9 @@ export type LumpChange =
 const EVAPORATION = 8 * LEWIS
 /** Pa: a kitchen’s air. */
 const ROOM_VAPOUR = 1350
+
+const MOST_ITERATIONS = 60
+const SETTLED_KELVIN = 1e-6
 
 export class LumpState {
   /** At the end of the last step. */
@@ -70,8 +74,10 @@ export class LumpState {
     const { lump, temperature } = this
     const rate = this.heatCapacity / dt
     let T = temperature
-    // Straight but for the knob's two stops and the vapour: a few Newton steps.
-    for (let i = 0; i < 6; i++) {
+    // Straight but for the knob's two stops and the vapour: a few Newton steps, kept between what is known to be too cold and too hot.
+    let [low, high] = [-Infinity, Infinity]
+    let settled = false
+    for (let i = 0; i < MOST_ITERATIONS && !settled; i++) {
       let feed = 0
       let feedSlope = 0
       if (burner) {
@@ -83,8 +89,13 @@ export class LumpState {
       this.net = feed - lump.loss * (T - lump.room) - vapour
       const off = rate * (T - temperature) - this.net + this.taken + this.takenSlope * (T - temperature)
       const slope = rate + lump.loss + vapour * 0.04 - feedSlope + this.takenSlope
-      T -= off / slope
+      if (off > 0) high = T
+      else low = T
+      const next = T - off / slope
+      settled = Math.abs(next - T) < SETTLED_KELVIN
+      T = settled || (next > low && next < high) || high - low === Infinity ? next : (low + high) / 2
     }
+    if (!settled) throw new ConvergenceError(`A pan or pot of ${temperature} °C found no balance in ${dt} s.`)
     this.ahead = T
   }
 

@@ -1,5 +1,5 @@
 /**
- * Water on the move along one ray of cells. Heated meat holds less of it; what it no
+ * Water on the move along one line of cells. Heated meat holds less of it; what it no
  * longer holds is pressed toward where it is held or can leave. One implicit step
  * of   ∂W/∂t = ∇·( D(T) ∇(W − held(T)) ),   kg/m³, m²/s.
  *
@@ -28,7 +28,7 @@ export class Moisture {
   /** What the outermost cell at each end will hold if nothing evaporates, kg/m³, and less for each kg/m² and second that does. */
   readonly left: [number, number] = [0, 0]
   readonly leftPerDrawn: [number, number] = [0, 0]
-  /** Water that either face could draw on at all in one step, kg for the ray: its own cell's, and half of what lies beneath while that is wet. */
+  /** Water that either face could draw on at all in one step, kg for the line: its own cell's, and half of what lies beneath while that is wet. */
   readonly within: [number, number] = [0, 0]
 
   // Scratch, one entry a cell or an edge.
@@ -208,10 +208,10 @@ export class Moisture {
       if (i < n - 1 && moved[i + 1] > 0) moved[i + 1] *= cut
     }
     for (let i = 0; i < n; i++) {
-      const gained = (i > 0 ? moved[i] : 0) - (i < n - 1 ? moved[i + 1] : 0)
+      const enthalpyGain = (i > 0 ? moved[i] : 0) - (i < n - 1 ? moved[i + 1] : 0)
       const drawn = dt * ((i === 0 ? area[0] * drawnFirst : 0) + (i === n - 1 ? area[n] * drawnSecond : 0))
       const pressed = (i === 0 ? area[0] * juice[0] : 0) + (i === n - 1 ? area[n] * juice[1] : 0)
-      next[i] = water[i] + (gained - drawn - pressed) / volume[i]
+      next[i] = water[i] + (enthalpyGain - drawn - pressed) / volume[i]
     }
     this.passOutward(0)
     this.passOutward(1)

@@ -9,6 +9,7 @@ import type { Grid } from './grid'
 import type { Field, History } from './history'
 import { LumpState, type Burner, type Lump, type LumpChange } from './lump'
 import type { Material } from './properties'
+import { DEFAULT_STEPS, nextStep, stepControl, type StepLengths } from './stepControl'
 import type { Surface } from './surface'
 
 export type StageEnd = { readonly after: number } | { readonly coreReaches: number; readonly atMost: number }
@@ -40,7 +41,7 @@ export interface Recording {
   readonly every: number
   /** s between two fields; Infinity keeps only the ends of stages, null none. */
   readonly fieldEvery: number | null
-  /** Stops the last stage once the whole heart has fallen this far below the peak, K. Infinity runs to the end. */
+  /** Stops the last stage once all of the central span has fallen this far below the peak, K. Infinity runs to the end. */
   readonly untilPastPeakBy: number
   /** But not before the last stage has run this long, s. */
   readonly atLeast?: number
@@ -57,28 +58,15 @@ export interface Run {
   readonly peak: { readonly time: number; readonly core: number }
   /** Share of the raw mass lost by the end. */
   readonly loss: number
-  /** Time steps taken. */
+  /** Time steps taken, and how many grid lines had to take one in two because it did not settle. */
   readonly steps: number
+  readonly halvings: number
   /** The body as it is at the end, for balances. */
   readonly body: Body
 }
 
 export const KEEP_ALL: Recording = { every: 2, fieldEvery: 15, untilPastPeakBy: Infinity }
 export const KEEP_ENDS: Recording = { every: Infinity, fieldEvery: null, untilPastPeakBy: Infinity }
-
-/**
- * Steps start short after each change at the faces, then take whatever length lets the
- * fastest cell below boiling leave a straight line by about `kelvin`.
- */
-export interface StepLengths {
-  readonly first: number
-  /** Of a steak; or a share of the time since the faces changed, where that is longer. */
-  readonly longest: number
-  readonly kelvin: number
-}
-export const DEFAULT_STEPS: StepLengths = { first: 0.6, longest: 11, kelvin: 7 }
-export const COARSE_STEPS: StepLengths = { first: 0.8, longest: 30, kelvin: 5 }
-const GROWTH = 3
 
 export function run(subject: Subject, stages: readonly Stage[], recording: Recording = KEEP_ALL, steps: StepLengths = DEFAULT_STEPS): Run {
   const body = new Body(subject.grid, subject.materials, subject.constants ?? CONSTANTS, subject.start)
@@ -89,10 +77,10 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
   let count = 0
   let peak = { time: 0, core: subject.start.temperature }
 
-  const { first, bend, longest, ageing } = pacing(subject, steps)
+  const control = stepControl(subject.grid, subject.materials.length, steps)
   const enough = recording.untilCore ?? Infinity
   for (const [index, stage] of stages.entries()) {
-    if (body.heart.core >= enough) break
+    if (body.centre.core >= enough) break
     for (const change of stage.changes ?? []) lumps[change.lump].change(change)
     recorder.turn(stage.faces)
     recorder.take(time, true)
@@ -101,83 +89,45 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
     const stop = time + ('after' in stage.end ? stage.end.after : stage.end.atMost)
     const earliest = time + (recording.atLeast ?? 0)
     const began = time
-    let dt = first
+    let dt = control.first
     let done = stop - time < SCRAP
     while (!done) {
-      const before = body.heart.core
+      const before = body.centre.core
       const left = stop - time
       // Two equal steps rather than a long one and a scrap.
       const step = dt >= left ? left : dt > 0.6 * left ? left / 2 : dt
       body.step(step, stage.faces, lumps, stage.burners ?? NO_BURNERS, subject.amount ?? 1)
       count += 1
       time = stop - time - step < SCRAP ? stop : time + step
-      const core = body.heart.core
-      const doneness = body.heart.doneness
+      const core = body.centre.core
+      const doneness = body.centre.doneness
       if (doneness > peak.core) peak = { time, core: doneness }
       done = time >= stop || ('coreReaches' in stage.end && core >= stage.end.coreReaches)
-      if (last && peak.core - body.heart.warmest > recording.untilPastPeakBy && time >= earliest) done = true
+      if (last && peak.core - body.centre.warmest > recording.untilPastPeakBy && time >= earliest) done = true
       if (core >= enough) done = true
-      dt = Math.min(
-        step * Math.min(GROWTH, Math.max(LEAST_GROWTH, Math.sqrt(bend / body.bend))),
-        Math.max(longest, ageing * (time - began))
-      )
-      dt = Math.max(dt, first)
+      dt = nextStep(control, step, body.stepError, time - began)
       const goal = 'coreReaches' in stage.end ? stage.end.coreReaches : enough
-      if (goal < Infinity && core > before) dt = Math.min(dt, Math.max(first, (step * (goal - core)) / (core - before)))
+      if (goal < Infinity && core > before) dt = Math.min(dt, Math.max(control.first, (step * (goal - core)) / (core - before)))
       if (!done) recorder.take(time, false)
     }
     recorder.take(time, true)
     stageEnds.push(time)
   }
-  return { history: recorder.history, fields: recorder.fields, stageEnds, peak, loss: recorder.loss, steps: count, body }
-}
-
-interface Pacing {
-  readonly first: number
-  readonly bend: number
-  readonly longest: number
-  /** Or this share of the time since the faces changed, where that is longer. */
-  readonly ageing: number
-}
-
-/** Step lengths as they suit the size and kind of a piece. */
-function pacing({ grid, materials }: Subject, steps: StepLengths): Pacing {
-  const { radial } = grid
-  const size = Math.min(radial.cells > 1 ? 2 * radial.edge[radial.cells] : Infinity, heightOf(grid))
-  const pace = Math.min(1, size / PACE_SIZE) ** PACE_POWER
-  const first = steps.first * pace
-  const bend = steps.kelvin * pace
-  if (!isLog(grid)) return { first, bend, longest: steps.longest * pace, ageing: AGEING }
-  const wider = (size / LOG_SIZE) ** 2
-  return materials.length > 1
-    ? { first, bend: LOG_BEND * bend, longest: wider * Math.min(COATED_LONGEST, COATED_CARE * steps.longest), ageing: 0 }
-    : { first, bend: LOG_BEND * bend, longest: wider * steps.longest, ageing: LOG_AGEING }
+  return {
+    history: recorder.history,
+    fields: recorder.fields,
+    stageEnds,
+    peak,
+    loss: recorder.loss,
+    steps: count,
+    halvings: body.halvings,
+    body
+  }
 }
 
 /** s: less than this is rounding, not time. */
 const SCRAP = 1e-6
 const NO_BURNERS: readonly (Burner | null)[] = []
-const heightOf = ({ axial }: Grid): number => (axial.cells > 1 ? axial.edge[axial.cells] : Infinity)
-const isLog = ({ mirrored, axial }: Grid): boolean => mirrored || axial.cells === 1
-/** Long stages settle down: a step may be this share of the time since the faces changed. */
-const AGEING = 0.05
-/**
- * A log of this width takes the longest step as it is given, a wider one a longer step by the square of the
- * width, as heat goes, m. Steps of one length keep what each leaves out small and even; those that follow every
- * bend of the curves are long where a wrap dries, and what they leave out jumps with the settings.
- */
-const LOG_SIZE = 0.037
-const LOG_BEND = 4
-const LOG_AGEING = 0.025
-/** A wrap dries all the while: it is given shorter steps, and none that grow with time. */
-const COATED_CARE = 0.4
-/** s */
-const COATED_LONGEST = 6
-/** m: in thinner pieces everything happens sooner, with the square of the size at the core and its first power at the crust; steps are shorter by a power between. */
-const PACE_SIZE = 0.04
-const PACE_POWER = 1.3
-const LEAST_GROWTH = 0.3
-
 class Recorder {
   readonly history = {
     time: [] as number[],
@@ -219,7 +169,7 @@ class Recorder {
       this.nextEntry = time + this.recording.every
       if (history.time[history.time.length - 1] !== time) {
         history.time.push(time)
-        history.core.push(body.heart.core)
+        history.core.push(body.centre.core)
         history.first.push(middleOf(body.first, 0))
         history.second.push(middleOf(body.second, 0))
         history.side.push(middleOf(body.side, body.side.length >> 1))

@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { BoilingCurve } from './boilingCurve'
-import { conduct } from './front'
+import { interfaceConductances } from './interfaceConductances'
 import { slabGrid } from './grid'
 import { drySolid, meatMaterial, type Material } from './properties'
 import { CONSTANTS } from './constants'
@@ -36,17 +36,17 @@ describe('the boiling curve', () => {
   const RAW = 750
   const CAPACITY = 3.6e6
   const curve = new BoilingCurve(100, RAW)
-  const heated = (gained: number, from: number, water: number): { T: number; slope: number } => {
-    curve.invert(gained, CAPACITY, from, water)
+  const heated = (enthalpyGain: number, from: number, water: number): { T: number; slope: number } => {
+    curve.invert(enthalpyGain, CAPACITY, from, water)
     return { T: curve.temperature, slope: curve.slope }
   }
 
-  it('rises with what is gained, without a jump, and its slope is its slope', () => {
+  it('rises with what is enthalpyGain, without a jump, and its slope is its slope', () => {
     const start = { from: fc.double({ min: 5, max: 99, noNaN: true }), share: fc.double({ min: 0, max: 1, noNaN: true }) }
     fc.assert(
-      fc.property(fc.record(start), fc.double({ min: 0, max: 3e9, noNaN: true }), ({ from, share }, gained) => {
+      fc.property(fc.record(start), fc.double({ min: 0, max: 3e9, noNaN: true }), ({ from, share }, enthalpyGain) => {
         const step = 1e4
-        const [here, next] = [heated(gained, from, share * RAW), heated(gained + step, from, share * RAW)]
+        const [here, next] = [heated(enthalpyGain, from, share * RAW), heated(enthalpyGain + step, from, share * RAW)]
         expect(next.T - here.T).toBeGreaterThanOrEqual(0)
         expect(next.T - here.T).toBeLessThanOrEqual(step / CAPACITY + 1e-9)
         if (here.slope === next.slope) expect(next.T - here.T).toBeCloseTo(step * here.slope, 6)
@@ -55,8 +55,8 @@ describe('the boiling curve', () => {
   })
 
   it('a wet cell taken past boiling has paid for the water that is gone', () => {
-    const gained = CAPACITY * (102 - 20) + BOILING_LATENT_HEAT * (RAW - curve.staying(102))
-    expect(heated(gained, 20, RAW).T).toBeCloseTo(102, 6)
+    const enthalpyGain = CAPACITY * (102 - 20) + BOILING_LATENT_HEAT * (RAW - curve.staying(102))
+    expect(heated(enthalpyGain, 20, RAW).T).toBeCloseTo(102, 6)
     expect(curve.staying(99)).toBe(Infinity)
     expect(curve.staying(104)).toBeCloseTo(0.1 * RAW, 6)
     expect(curve.staying(170)).toBe(0)
@@ -79,7 +79,7 @@ describe('between two cells', () => {
     const material = Uint8Array.from(cells, c => c.material ?? 0)
     const temperature = Float64Array.from(cells, c => c.T)
     const share = Float64Array.from(cells, c => c.share)
-    conduct(axial, new Substances(materials), material, 100, temperature, share, found)
+    interfaceConductances(axial, new Substances(materials), material, 100, temperature, share, found)
     return found
   }
   const through = (of: Float64Array): number => 1 / of.reduce((sum, c) => sum + 1 / c, 0)

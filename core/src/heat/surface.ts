@@ -23,6 +23,7 @@ export interface OuterCell {
 }
 
 const MOST_ITERATIONS = 60
+const MOST_DRAWS = 40
 const SETTLED_KELVIN = 0.02
 
 export class Surface {
@@ -42,8 +43,12 @@ export class Surface {
   fromFilm = 0
   fromCell = 0
 
+  /** Whether the balance closed. */
+  settled = true
+
   private heatSlope = 0
   private latentSlope = 0
+  private drawn = true
   private readonly air = new AirExchange()
 
   constructor(
@@ -62,6 +67,7 @@ export class Surface {
    * @param lumpC temperature of the lump this face touches, where it touches one
    */
   meet(face: Face, cell: OuterCell, dt: number, lumpC: number): void {
+    this.settled = true
     if (face.kind === 'closed') {
       this.temperature = cell.temperature
       this.into = this.intoSlope = this.heat = this.fromLump = this.lumpSlope = this.latent = this.fromFilm = this.fromCell = 0
@@ -76,6 +82,7 @@ export class Surface {
     }
     let low = -Infinity
     let high = Infinity
+    let closed = false
     for (let i = 0; i < MOST_ITERATIONS; i++) {
       this.exchangeAt(face, cell, dt, lumpC)
       const balance = g * (this.temperature - cell.temperature) - this.heat + this.latent
@@ -87,10 +94,13 @@ export class Surface {
         this.temperature = next
         this.heat += this.heatSlope * change
         this.latent += this.latentSlope * change
+        closed = true
         break
       }
       this.temperature = (next <= low || next >= high) && high - low < Infinity ? (low + high) / 2 : next
     }
+    // The last draw counts, not those on the way to it.
+    this.settled = closed && this.drawn
     this.finish(g)
   }
 
@@ -102,6 +112,7 @@ export class Surface {
   }
 
   private exchangeAt(face: Face, cell: OuterCell, dt: number, lumpC: number): void {
+    this.drawn = true
     this.heat = this.heatSlope = this.latent = this.latentSlope = this.fromFilm = this.fromCell = this.fromLump = this.lumpSlope = 0
     switch (face.kind) {
       case 'fixed':
@@ -200,19 +211,26 @@ export class Surface {
   private draw(cell: OuterCell, open: number, opening: number): void {
     const { air } = this
     const saturated = air.wet + air.returning
-    let drawn = Math.min(cell.mostDrawn, open * Math.max(0, saturated * waterActivity(cell.share) - air.returning))
+    const most = Math.min(cell.mostDrawn, open * Math.max(0, saturated * waterActivity(cell.share) - air.returning))
+    let drawn = most
     let low = 0
-    let high = drawn
+    let high = most
     let activity = 0
     let activitySlope = 0
-    for (let i = 0; i < 20; i++) {
+    this.drawn = false
+    for (let i = 0; i < MOST_DRAWS; i++) {
       const share = Math.max(0, cell.share - cell.sharePerDrawn * drawn)
       activity = waterActivity(share)
       activitySlope = waterActivitySlope(share)
       const off = drawn - open * (saturated * activity - air.returning)
       if (off > 0) high = drawn
       else low = drawn
-      if (Math.abs(off) < 1e-3 * drawn + 1e-12) break
+      // Balanced, or as far as it may go: nothing is drawn that is not there, and none is given back.
+      const held = off > 0 ? drawn <= 0 : drawn >= most
+      if (held || Math.abs(off) < 1e-3 * drawn + 1e-12) {
+        this.drawn = true
+        break
+      }
       const next = drawn - off / (1 + open * saturated * activitySlope * cell.sharePerDrawn)
       drawn = next > low && next < high ? next : (low + high) / 2
     }

@@ -25,7 +25,7 @@ function held(face: Face, seconds: number, startC: number, film = 0.02): Run {
     KEEP_ENDS
   )
 }
-const coreAfter = (face: Face, minutes: number, startC = 5): number => held(face, 60 * minutes, startC).body.heart.core
+const coreAfter = (face: Face, minutes: number, startC = 5): number => held(face, 60 * minutes, startC).body.centre.core
 
 describe('ovens', () => {
   it('a fan counts for 20 °C on the dial (common practice, no source), a hotter dial cooks faster than a cooler one', () => {
@@ -93,8 +93,8 @@ describe('cooling', () => {
 
   it('a piece in the fridge comes down to it and dries a little', () => {
     const { body, loss } = held(inFridge(CONSTANTS), 8 * 3600, 57)
-    expect(body.heart.core).toBeLessThan(7)
-    expect(body.heart.core).toBeGreaterThan(0)
+    expect(body.centre.core).toBeLessThan(7)
+    expect(body.centre.core).toBeGreaterThan(0)
     expect(loss).toBeGreaterThan(0.005)
     expect(loss).toBeLessThan(0.15)
   })
@@ -103,7 +103,7 @@ describe('cooling', () => {
 describe('water', () => {
   it('a bath brings a bag to its own temperature and takes nothing but juice', () => {
     const { body } = held(heldBath(57, CONSTANTS), 3 * 3600, 5, 0)
-    expect(body.heart.core).toBeCloseTo(57, 1)
+    expect(body.centre.core).toBeCloseTo(57, 1)
     expect(body.ledger.evaporated).toBe(0)
     expect(body.ledger.dripped).toBeGreaterThan(0)
   })

@@ -8,7 +8,8 @@ import { logSetup, stripSetup } from './setups.fixture'
 import { rested, restAfter, spellOf, timelineOf, type Down, type Spell } from './timeline'
 import { USUAL_KIT, usualSettings } from './usual'
 import { DEFAULT_RESOLUTION, END_RESOLUTION, mirroredGrid, ROUND_RESOLUTION, slabGrid, type Resolution } from '#core/heat/grid'
-import { DEFAULT_STEPS, KEEP_ENDS, run } from '#core/heat/program'
+import { KEEP_ENDS, run } from '#core/heat/program'
+import { DEFAULT_STEPS } from '#core/heat/stepControl'
 import type { Piece } from '#core/meat/piece'
 
 type Lain = readonly [where: Down | 'out', seconds: number]

@@ -45,7 +45,7 @@ describe('evaporation rules the surface of wet meat', () => {
     const damp = inAir({ air: 120, vapour: 0.25 }, 2400)
     const evaporated = (r: Run): number => r.history.evaporated[r.history.evaporated.length - 1]
     expect(evaporated(dry)).toBeGreaterThan(evaporated(damp))
-    expect(dry.body.heart.core).toBeLessThan(damp.body.heart.core)
+    expect(dry.body.centre.core).toBeLessThan(damp.body.centre.core)
   })
 })
 

@@ -3,7 +3,8 @@
  * ice water and in the fridge. Seconds.
  */
 import { allOver, type Face } from '#core/heat/faces'
-import { COARSE_STEPS, KEEP_ENDS, run, type Stage } from '#core/heat/program'
+import { KEEP_ENDS, run, type Stage } from '#core/heat/program'
+import { COARSE_STEPS } from '#core/heat/stepControl'
 import { inFridge, inIce } from '#core/kit/bath'
 import type { Method, Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'

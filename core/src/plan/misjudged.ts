@@ -1,5 +1,6 @@
 /** What a few millimetres of misjudged thickness do to a plan whose clock is still gone by. */
-import { COARSE_STEPS, KEEP_ENDS, run } from '#core/heat/program'
+import { KEEP_ENDS, run } from '#core/heat/program'
+import { COARSE_STEPS } from '#core/heat/stepControl'
 import type { Piece } from '#core/meat/piece'
 import type { Method, Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'

@@ -4,7 +4,8 @@
  */
 import { acrossMiddle, axisColumn, geometryOf, readSection, type CutGeometry, type SectionReading } from '#core/doneness/section'
 import { valueAt, type Field, type History } from '#core/heat/history'
-import { COARSE_STEPS, KEEP_ENDS, run, type Recording, type Run } from '#core/heat/program'
+import { KEEP_ENDS, run, type Recording, type Run } from '#core/heat/program'
+import { COARSE_STEPS } from '#core/heat/stepControl'
 import { boilingPoint } from '#core/heat/vapour'
 import type { Method, Phase, Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'

@@ -2,7 +2,8 @@
  * Getting a piece ready: the schools to choose from, and what each does to the cook by the engine's reckoning.
  */
 import { between } from '#core/heat/faces'
-import { KEEP_ENDS, run, type StepLengths } from '#core/heat/program'
+import { KEEP_ENDS, run } from '#core/heat/program'
+import { type StepLengths } from '#core/heat/stepControl'
 import { onBoard, openAir } from '#core/kit/air'
 import { SURFACES, type Piece, type SurfaceState } from '#core/meat/piece'
 import type { Method, Phase, Resting } from '#core/method/method'

@@ -3,7 +3,8 @@
  * peaks at the goal. A coarse grid and coarse steps find the neighbourhood and how fast
  * the peak rises there; the default ones correct it.
  */
-import { COARSE_STEPS, KEEP_ENDS, run, type Recording, type Run, type Stage, type Subject } from '#core/heat/program'
+import { KEEP_ENDS, run, type Recording, type Run, type Stage, type Subject } from '#core/heat/program'
+import { COARSE_STEPS } from '#core/heat/stepControl'
 import { risingRoot, type Bracket } from '#core/numerics/root'
 
 /** What is solved. Times in s, temperatures in °C. */

@@ -55,7 +55,7 @@ export function secondServing<S extends Resting>(method: Method<S>, setup: Setup
       solved.free
     )
   const upTo = run(method.subject(setup, 'fine'), again(solved.free).slice(0, -1), KEEP_ENDS)
-  return { where, seconds: solved.free, pullC: upTo.body.heart.core, targetC }
+  return { where, seconds: solved.free, pullC: upTo.body.centre.core, targetC }
 }
 
 /** A gentle oven would take an hour over what a hot pan does in minutes. */

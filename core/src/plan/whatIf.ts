@@ -2,7 +2,8 @@
  * What would come of a plan if one thing were not as said and the cook still went by the
  * clock: the reason for a ruler, a hot pan and a probe. Coarse runs compared among themselves.
  */
-import { COARSE_STEPS, KEEP_ENDS, run } from '#core/heat/program'
+import { KEEP_ENDS, run } from '#core/heat/program'
+import { COARSE_STEPS } from '#core/heat/stepControl'
 import type { Method, Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
 import { openSpells, rested, timelineOf, type Spell, type Timeline } from '#core/method/timeline'

@@ -1,8 +1,8 @@
-/** What meets a ray at its ends, and what crosses there in a step. */
+/** What meets a line at its ends, and what crosses there in a step. */
 import type { Face } from './faces'
 import type { Surface } from './surface'
 
-/** One end of a ray during a step. */
+/** One end of a line during a step. */
 export interface End {
   surface: Surface
   face: Face
@@ -11,8 +11,8 @@ export interface End {
   lumpAtSecond: number
 }
 
-/** What left a ray in the last step or crossed its ends: J and kg per m² of slab or m of cylinder. */
-export interface Crossing {
+/** What left a line in the last step or crossed its ends: J and kg per m² of slab or m of cylinder. */
+export interface BoundaryFluxes {
   heatIn: number
   latentOut: number
   carriedOut: number
@@ -23,7 +23,7 @@ export interface Crossing {
   readonly lumpSlope: [number, number]
 }
 
-export const newCrossing = (): Crossing => ({
+export const noFluxes = (): BoundaryFluxes => ({
   heatIn: 0,
   latentOut: 0,
   carriedOut: 0,
@@ -34,7 +34,7 @@ export const newCrossing = (): Crossing => ({
 })
 
 /** What crossed one end in a step: J/m² and kg/m². */
-export class Flow {
+export class EndFluxes {
   heat = 0
   latent = 0
   film = 0

@@ -1,7 +1,7 @@
 /**
- * One ray of cells between two faces, carried forward one time step: the numerical
- * heart of the engine. A slab is one ray; a body of finite height and width is swept
- * along its rays in one direction and then in the other (`body.ts`).
+ * One line of cells between two faces, carried forward one time step: the numerical
+ * core of the engine. A slab is one line; a body of finite height and width is swept
+ * along its grid lines in one direction and then in the other (`body.ts`).
  *
  * Heat is implicit, in two stages (`heatStage.ts`) whose unknown is enthalpy, so that the
  * boiling front stays inside one solve and no temperature is ever clamped. Water then
@@ -12,10 +12,10 @@
  */
 import { BoilingCurve } from './boilingCurve'
 import type { Constants } from './constants'
-import { Flow, newCrossing, type End } from './crossing'
+import { EndFluxes, noFluxes, type End } from './boundaryFluxes'
 import { CrustVapour } from './crustVapour'
 import { holdsJuice, type Face } from './faces'
-import { conduct } from './front'
+import { interfaceConductances } from './interfaceConductances'
 import type { Axis } from './grid'
 import { HeatStage } from './heatStage'
 import { Moisture } from './moisture'
@@ -23,11 +23,7 @@ import { at, integral, WATER_HEAT, type Material } from './properties'
 import { Substances } from './substances'
 import type { OuterCell, Surface } from './surface'
 import { BOILING_LATENT_HEAT } from './vapour'
-
-/** The heat solve did not settle: a fault of the program, never of the cook. */
-class ConvergenceError extends Error {
-  override readonly name = 'ConvergenceError'
-}
+import { ConvergenceError } from '#core/numerics/convergence'
 
 export const GAMMA = 1 - Math.SQRT1_2
 /** Weight in the second stage of the enthalpy gained in the first. */
@@ -37,8 +33,8 @@ const SHORTEST = 1e-6
 /** kg/m³ that may be missing for the length of a step. */
 const SPARE_WATER = 0.5
 
-/** What a ray is like between two steps. */
-interface RayState {
+/** What a line is like between two steps. */
+interface LineState {
   readonly temperature: Float64Array
   readonly water: Float64Array
   readonly material: Uint8Array
@@ -47,24 +43,26 @@ interface RayState {
   readonly rate: Float64Array
 }
 
-export class Ray implements RayState {
-  // The state of the ray under way, filled and read by the body.
+export class GridLine implements LineState {
+  // The state of the line under way, filled and read by the body.
   readonly temperature: Float64Array
   readonly water: Float64Array
   readonly material: Uint8Array
   /** Change a second in the step before, by which coefficients are taken half-way through this one. */
   readonly warming: Float64Array
   readonly wetting: Float64Array
-  /** Enthalpy each cell gained a second when this ray was last stepped: where Newton starts. */
+  /** Enthalpy each cell gained a second when this line was last stepped: where Newton starts. */
   readonly rate: Float64Array
-  readonly crossing = newCrossing()
+  readonly fluxes = noFluxes()
+  /** Steps that did not settle and were taken in two. */
+  halvings = 0
 
   // Scratch, one entry a cell (an edge for the conductances), reused by every step.
   private readonly middle: Float64Array
   private readonly share: Float64Array
   /** Heat that moving water brings each cell, J; scratch. */
   private readonly carried: Float64Array
-  private readonly crossed: readonly [Flow, Flow] = [new Flow(), new Flow()]
+  private readonly crossed: readonly [EndFluxes, EndFluxes] = [new EndFluxes(), new EndFluxes()]
   private readonly beneath: readonly [CrustVapour, CrustVapour]
   private readonly substances: Substances
   private readonly curves: readonly BoilingCurve[]
@@ -77,7 +75,7 @@ export class Ray implements RayState {
     private readonly boiling: number,
     private readonly constants: Pick<Constants, 'clingingJuice' | 'juiceEscape'>,
     /** Arrays to work on in place. */
-    state?: RayState
+    state?: LineState
   ) {
     const scratch = (): Float64Array => new Float64Array(axis.cells)
     this.temperature = state?.temperature ?? scratch()
@@ -102,32 +100,32 @@ export class Ray implements RayState {
    * either does not settle, the step is taken in two.
    */
   step(dt: number, first: End, second: End): void {
-    const { crossing } = this
-    crossing.heatIn = crossing.latentOut = crossing.carriedOut = crossing.evaporated = crossing.dripped = 0
-    crossing.fromLump[0] = crossing.fromLump[1] = 0
+    const { fluxes } = this
+    fluxes.heatIn = fluxes.latentOut = fluxes.carriedOut = fluxes.evaporated = fluxes.dripped = 0
+    fluxes.fromLump[0] = fluxes.fromLump[1] = 0
     this.advance(dt, first, second)
     const n = this.axis.cells
-    crossing.lumpSlope[0] = this.axis.area[0] * this.lumpSlope(first, this.heat.outer[0])
-    crossing.lumpSlope[1] = this.axis.area[n] * this.lumpSlope(second, this.heat.outer[1])
+    fluxes.lumpSlope[0] = this.axis.area[0] * this.lumpSlope(first, this.heat.outer[0])
+    fluxes.lumpSlope[1] = this.axis.area[n] * this.lumpSlope(second, this.heat.outer[1])
   }
 
   private advance(dt: number, first: End, second: End): void {
     if (dt < SHORTEST) throw new ConvergenceError(`The heat solve did not settle in steps of ${dt} s.`)
     const { temperature, heat } = this
-    const { gained, already, start } = heat
+    const { enthalpyGain, stageHistory, start } = heat
     const n = this.axis.cells
     const film0 = first.surface.film
     const film1 = second.surface.film
     this.refresh(dt, first, second)
-    already.fill(0)
+    stageHistory.fill(0)
     for (let side = 0; side < 2; side++) this.crossed[side].clear()
 
     let settled = heat.solve(GAMMA * dt, dt, first, first.lumpAtFirst, second, second.lumpAtFirst)
     if (settled) {
       this.note((1 - GAMMA) * dt, first.surface, second.surface)
       for (let i = 0; i < n; i++) {
-        already[i] = FIRST_STAGE * gained[i]
-        gained[i] /= GAMMA
+        stageHistory[i] = FIRST_STAGE * enthalpyGain[i]
+        enthalpyGain[i] /= GAMMA
         heat.warm(i)
       }
       settled = heat.solve(GAMMA * dt, dt, first, first.lumpAtSecond, second, second.lumpAtSecond)
@@ -137,6 +135,7 @@ export class Ray implements RayState {
       settled = !this.overdrawn(dt, 0, 0) && !this.overdrawn(dt, 1, n - 1)
     }
     if (!settled) {
+      this.halvings += 1
       temperature.set(start)
       first.surface.film = film0
       second.surface.film = film1
@@ -182,7 +181,7 @@ export class Ray implements RayState {
   private refresh(dt: number, first: End, second: End): void {
     const { axis, temperature, water, material, warming, wetting, rate } = this
     const { middle, share, substances, heat } = this
-    const { capacity, inverse, start, gained } = heat
+    const { capacity, inverse, start, enthalpyGain } = heat
     const n = axis.cells
     const half = 0.5 * dt
     for (let i = 0; i < n; i++) {
@@ -197,10 +196,10 @@ export class Ray implements RayState {
       inverse[i] = 1 / c
       share[i] = rawWater > 0 ? Math.min(1, Math.max(0, w + half * wetting[i]) / rawWater) : 1
       start[i] = T
-      gained[i] = GAMMA * rate[i] * dt
+      enthalpyGain[i] = GAMMA * rate[i] * dt
       heat.warm(i)
     }
-    conduct(axis, substances, material, this.boiling, middle, share, heat.conductance)
+    interfaceConductances(axis, substances, material, this.boiling, middle, share, heat.conductance)
     this.moisture.prepare(dt, middle, water, material, this.opens(first, second))
     this.offer(0, first.face, 0, 0, dt)
     this.offer(1, second.face, n - 1, n, dt)
@@ -238,34 +237,34 @@ export class Ray implements RayState {
     this.crossed[1].add(seconds, second, high.cell < 0 ? 0 : high.at(this.temperature[high.cell]))
   }
 
-  private book(flow: Flow, area: number, side: 0 | 1): void {
-    const { crossing } = this
-    crossing.heatIn += area * flow.heat
-    crossing.latentOut += area * flow.latent
-    crossing.fromLump[side] += area * flow.lump
+  private book(flow: EndFluxes, area: number, side: 0 | 1): void {
+    const { fluxes } = this
+    fluxes.heatIn += area * flow.heat
+    fluxes.latentOut += area * flow.latent
+    fluxes.fromLump[side] += area * flow.lump
   }
 
   /** Lets the boiled water go and books what crossed the ends. */
   private settle(dt: number): void {
-    const { axis, temperature, water, crossing, rate, material, curves, substances } = this
-    const { start, gained, inverse } = this.heat
+    const { axis, temperature, water, fluxes, rate, material, curves, substances } = this
+    const { start, enthalpyGain, inverse } = this.heat
     const n = axis.cells
     this.book(this.crossed[0], axis.area[0], 0)
     this.book(this.crossed[1], axis.area[n], 1)
     for (let i = 0; i < n; i++) {
-      rate[i] = gained[i] / dt
+      rate[i] = enthalpyGain[i] / dt
       // The step took one heat capacity for all of it. What that leaves over goes into steam where it boils, or into warmth.
       const T = temperature[i]
       const row = substances.row(material[i])
-      let over = gained[i] - substances.warming(row, start[i], T, water[i])
+      let over = enthalpyGain[i] - substances.warming(row, start[i], T, water[i])
       if (T > this.boiling && curves[material[i]].staying(T) < water[i]) {
         const boiled = Math.min(Math.max(0, water[i]), Math.max(0, over / BOILING_LATENT_HEAT))
         over -= boiled * BOILING_LATENT_HEAT
         water[i] -= boiled
         const mass = boiled * axis.volume[i]
-        crossing.evaporated += mass
-        crossing.latentOut += mass * BOILING_LATENT_HEAT
-        crossing.carriedOut += mass * integral(WATER_HEAT, T + over * inverse[i])
+        fluxes.evaporated += mass
+        fluxes.latentOut += mass * BOILING_LATENT_HEAT
+        fluxes.carriedOut += mass * integral(WATER_HEAT, T + over * inverse[i])
       }
       temperature[i] = T + over * inverse[i]
     }
@@ -277,7 +276,7 @@ export class Ray implements RayState {
   private dryBeneath(side: 0 | 1): void {
     const found = this.beneath[side]
     if (found.cell < 0) return
-    const { axis, water, temperature, crossing } = this
+    const { axis, water, temperature, fluxes } = this
     const { inverse } = this.heat
     for (let k = 0; k < found.count; k++) {
       const cell = found.cell + k * found.inward
@@ -286,9 +285,9 @@ export class Ray implements RayState {
       water[cell] -= mass / axis.volume[cell]
       // Where it boiled dry meanwhile, what did not evaporate did not cool.
       temperature[cell] += ((wanted - mass) * found.latent * inverse[cell]) / axis.volume[cell]
-      crossing.evaporated += mass
-      crossing.latentOut += mass * found.latent
-      crossing.carriedOut += mass * integral(WATER_HEAT, temperature[cell])
+      fluxes.evaporated += mass
+      fluxes.latentOut += mass * found.latent
+      fluxes.carriedOut += mass * integral(WATER_HEAT, temperature[cell])
     }
   }
 
@@ -307,17 +306,17 @@ export class Ray implements RayState {
   }
 
   /** What came out at a face joins the film on it, or drips. */
-  private drip({ surface, face }: End, flow: Flow, juice: number, area: number, celsius: number): void {
+  private drip({ surface, face }: End, flow: EndFluxes, juice: number, area: number, celsius: number): void {
     if (area === 0) return
-    const { crossing } = this
+    const { fluxes } = this
     // A shade more may have boiled than came, since less came for what boiled: the next step makes it good.
     const { clingingJuice } = this.constants
     const before = surface.film - flow.film
     const film = before + juice * this.staying(face)
     surface.film = holdsJuice(face) ? film : Math.min(film, Math.max(before, clingingJuice))
-    crossing.dripped += area * (before + juice - surface.film)
-    crossing.evaporated += area * (flow.film + flow.cell)
-    crossing.carriedOut += area * (juice + flow.cell) * integral(WATER_HEAT, celsius)
+    fluxes.dripped += area * (before + juice - surface.film)
+    fluxes.evaporated += area * (flow.film + flow.cell)
+    fluxes.carriedOut += area * (juice + flow.cell) * integral(WATER_HEAT, celsius)
   }
 
   /** Water that moves takes its warmth along, from the cell it leaves. */

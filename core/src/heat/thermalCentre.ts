@@ -1,5 +1,5 @@
 /**
- * The heart of a piece: the middle half of its height, on its axis. A row of fine
+ * The thermal centre of a piece, sought in the middle half of its height, on its axis. A row of fine
  * points there remembers how hot each has been; the one that has been least hot
  * is the thermal centre, where a well-placed probe goes.
  *
@@ -16,12 +16,12 @@ import type { Grid } from './grid'
 const SPACING = 0.25e-3
 const MOST_POINTS = 80
 
-export class Heart {
+export class ThermalCentre {
   /** Hottest reading so far at the thermal centre, °C. */
   doneness: number
   /** Reading there now, °C. */
   core: number
-  /** The warmest anywhere in the heart now, °C: while it is above `doneness`, that can still rise. */
+  /** The warmest anywhere in that span now, °C: while it is above `doneness`, that can still rise. */
   warmest: number
 
   private readonly layer: Int32Array
@@ -34,7 +34,7 @@ export class Heart {
   private readonly beyond: number
 
   constructor(grid: Grid, temperature: number) {
-    const [from, to] = grid.heart
+    const [from, to] = grid.centralSpan
     const { centre } = grid.axial
     this.layers = grid.axial.cells
     this.axis = new Float64Array(this.layers)

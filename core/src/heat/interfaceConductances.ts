@@ -1,5 +1,5 @@
 /**
- * Conductances along a ray, with the boiling front inside its cell. A cell on the boiling
+ * Conductances along a line, with the boiling front inside its cell. A cell on the boiling
  * curve is dry as far as its front and wet beyond; its temperature is that of the front,
  * not of its middle. Without this the crust would grow in jumps of a cell and the answer
  * hang on the grid.
@@ -18,7 +18,7 @@ const LEAST_RESISTANCE = 1e-7
  * @param temperature °C, and `share` of the raw water, expected in each cell
  * @param conductance result, W/K for each edge; at either end from the outermost cell to the face
  */
-export function conduct(
+export function interfaceConductances(
   axis: Axis,
   substances: Substances,
   material: Uint8Array,
