@@ -1,0 +1,110 @@
+/** What does not settle is taken in two and counted, or is an error; what settles hangs neither on steps nor on cells. */
+import { describe, expect, it } from 'vitest'
+import { asked, planned } from '#core/plan/planned.fixture'
+import type { MethodKind } from '#core/method/methods'
+import { rested, timelineOf } from '#core/method/timeline'
+import { ConvergenceError } from '#core/numerics/convergence'
+import { between, type Face } from './faces'
+import { slabGrid } from './grid'
+import { LumpState } from './lump'
+import { KEEP_ENDS, run, type Run } from './program'
+import { drySolid } from './properties'
+import { COARSE_STEPS, DEFAULT_STEPS, nextStep, stepControl, type StepLengths } from './stepControl'
+import { Surface } from './surface'
+
+const cooked = (kind: MethodKind, steps: StepLengths = DEFAULT_STEPS): Run => {
+  const { method, setup, plan } = planned(asked(kind))
+  return run(
+    method.subject(setup, 'fine'),
+    rested(timelineOf(method, setup, plan.free), setup),
+    { ...KEEP_ENDS, untilPastPeakBy: 0.5 },
+    steps
+  )
+}
+
+const finer = (by: number): StepLengths => ({
+  first: DEFAULT_STEPS.first / by,
+  longest: DEFAULT_STEPS.longest / by,
+  kelvin: DEFAULT_STEPS.kelvin / by
+})
+
+describe('steps that do not settle', () => {
+  it('are few in a pan, and the run says how many', () => {
+    const { halvings, steps } = cooked('pan sear')
+    expect(steps).toBeGreaterThan(50)
+    expect(halvings).toBeLessThan(0.25 * steps)
+  })
+
+  it('over coals, where bars and wet air meet, are halved again and again, and it is cooked as with short ones', () => {
+    const usual = cooked('grill')
+    expect(usual.halvings).toBeGreaterThan(0)
+    expect(Math.abs(usual.peak.core - cooked('grill', finer(8)).peak.core)).toBeLessThan(0.1)
+  })
+
+  it('because something in them is no number are an error, not an answer', () => {
+    const nothing: Face = { kind: 'fixed', at: NaN, conductance: 100 }
+    const subject = { grid: slabGrid(0.02), materials: [drySolid(0.5, 1000, 3000)], start: { temperature: 5, film: 0, boiling: 100 } }
+    const stage = { name: 'nowhere', end: { after: 60 }, faces: between(nothing, nothing) }
+    expect(() => run(subject, [stage], KEEP_ENDS)).toThrow(ConvergenceError)
+    const pan = new LumpState({ heatCapacity: NaN, loss: 1, openWater: 0, room: 22, start: 80 })
+    expect(() => pan.begin(5, null)).toThrow(ConvergenceError)
+  })
+
+  it('a face says whether its balance closed', () => {
+    const cell = { temperature: 60, conductance: 500, wet: true, share: 0.6, sharePerDrawn: 50, mostDrawn: 1e-3, juice: 0 }
+    const surface = new Surface(60, 0, 100)
+    surface.meet({ kind: 'air', air: 200, walls: 220, convection: 20, emissivity: 0.9, vapour: 0.02 }, cell, 10, 0)
+    expect(surface.settled).toBe(true)
+    surface.meet({ kind: 'air', air: NaN, walls: 220, convection: 20, emissivity: 0.9, vapour: 0.02 }, cell, 10, 0)
+    expect(surface.settled).toBe(false)
+  })
+})
+
+describe('the step control', () => {
+  const control = stepControl(slabGrid(0.04), 1, DEFAULT_STEPS)
+
+  it('lengthens by the root of what the error leaves room for, threefold at most, and never below its first', () => {
+    expect(nextStep(control, 2, 7 / 4, 0)).toBeCloseTo(4, 6)
+    expect(nextStep(control, 2, 1e-9, 0)).toBeCloseTo(6, 6)
+    expect(nextStep(control, 2, 28, 0)).toBeCloseTo(1, 6)
+    expect(nextStep(control, 0.7, 1e9, 0)).toBe(control.first)
+    expect(nextStep(control, 10, 1e-9, 60)).toBe(DEFAULT_STEPS.longest)
+    expect(nextStep(control, 20, 1e-9, 3600)).toBeCloseTo(60, 6)
+  })
+
+  it('goes shorter in a thin piece, for a coarse search longer', () => {
+    expect(stepControl(slabGrid(0.01), 1, DEFAULT_STEPS).first).toBeLessThan(0.3 * control.first)
+    expect(stepControl(slabGrid(0.04), 1, COARSE_STEPS).longest).toBeGreaterThan(2 * control.longest)
+  })
+})
+
+describe('in time, each kind of piece', () => {
+  // A wrap dries behind its step: its own error is the largest, and is told in docs/physics.md.
+  it.each([
+    ['pan sear', 0.25],
+    ['sear then oven', 0.15],
+    ['two-zone grill', 0.2],
+    ['bath then sear', 0.1],
+    ['roast', 0.4],
+    ['in pastry', 0.6]
+  ] as const)('%s: steps an eighth as long move the peak by less than %d °C', (kind, most) => {
+    const [usual, fine] = [cooked(kind), cooked(kind, finer(8))]
+    expect(fine.steps).toBeGreaterThan(1.5 * usual.steps)
+    expect(Math.abs(fine.peak.core - usual.peak.core)).toBeLessThan(most)
+    expect(Math.abs(fine.loss - usual.loss)).toBeLessThan(0.006)
+  })
+
+  it('below boiling and dry the method is of second order: half the step, a quarter of the error', () => {
+    const face: Face = { kind: 'fixed', at: 60, conductance: 200 }
+    const subject = { grid: slabGrid(0.03), materials: [drySolid(0.5, 1000, 3500)], start: { temperature: 5, film: 0, boiling: 100 } }
+    const core = (steps: number): number => {
+      const dt = 1200 / steps
+      const stage = { name: 'bath', end: { after: 1200 }, faces: between(face, face) }
+      return run(subject, [stage], KEEP_ENDS, { first: dt, longest: dt, kelvin: 1e9 }).body.centre.core
+    }
+    const exact = core(1600)
+    const errors = [10, 20, 40].map(n => Math.abs(core(n) - exact))
+    expect(errors[0] / errors[1]).toBeGreaterThan(3)
+    expect(errors[1] / errors[2]).toBeGreaterThan(3)
+  })
+})
