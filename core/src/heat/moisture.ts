@@ -33,6 +33,8 @@ export class Moisture {
 
   // Scratch, one entry a cell or an edge.
   private readonly next: Float64Array
+  /** Water of each cell's substance when raw. */
+  private readonly raw: Float64Array
   private readonly held: Float64Array
   private readonly supply: Float64Array
   private readonly conductance: Float64Array
@@ -57,6 +59,7 @@ export class Moisture {
     const n = axis.cells
     const scratch = (): Float64Array => new Float64Array(n)
     this.next = scratch()
+    this.raw = scratch()
     this.held = scratch()
     this.supply = scratch()
     this.conductance = new Float64Array(n + 1)
@@ -77,12 +80,13 @@ export class Moisture {
    * @param open whether juice can come out at each end
    */
   prepare(dt: number, temperature: Float64Array, water: Float64Array, material: Uint8Array, open: readonly [boolean, boolean]): void {
-    const { axis, held, supply } = this
+    const { axis, raw, held, supply } = this
     const { area } = axis
     const n = axis.cells
     for (let i = 0; i < n; i++) {
       const { rawWater, tightens, supply: liquid } = this.materials[material[i]]
       const T = temperature[i]
+      raw[i] = rawWater
       held[i] = tightens ? rawWater * HELD.at(T) : rawWater
       supply[i] = tightens ? liquid[0] + TIGHTENED.at(T) * (liquid[1] - liquid[0]) : liquid[0]
     }
@@ -181,10 +185,10 @@ export class Moisture {
     water.set(next)
   }
 
-  /** What an inner cell can pass outward in a step, kg: half of its water, and less the drier it is. */
+  /** What an inner cell can pass outward in a step, kg: half of its water, and less the drier it is beside its own raw self. */
   private offered(i: number, water: Float64Array): number {
     const w = Math.max(0, water[i])
-    const raw = this.materials[0].rawWater
+    const raw = this.raw[i]
     return raw > 0 ? 0.5 * w * this.axis.volume[i] * Math.min(1, (WET_ENOUGH * w) / raw) : 0
   }
 
