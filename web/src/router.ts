@@ -31,8 +31,7 @@ export const router = createRouter({
       name: 'plan',
       component: PlanPlace,
       props: true,
-      meta: { title: 'The plan' },
-      beforeEnter: to => (to.path === toThePlan(to) ? true : toThePlan(to))
+      meta: { title: 'The plan' }
     },
     // As it stood in addresses before.
     { path: '/fire/way/:method', redirect: toThePlan },
@@ -46,6 +45,9 @@ export const router = createRouter({
     { path: '/:rest(.*)*', name: 'nowhere', component: NowherePlace, meta: { title: 'Not found' } }
   ]
 })
+
+// Of every change, also from one method's address to another.
+router.beforeEach(to => (to.name !== 'plan' || to.path === toThePlan(to) ? true : toThePlan(to)))
 
 router.afterEach(to => {
   document.title = `${String(to.meta['title'] ?? '')} · Macellaio`

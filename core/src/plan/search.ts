@@ -19,7 +19,7 @@ export interface SearchProblem {
   readonly guess: number
   /** What the run at the answer keeps. */
   readonly recording: (free: number) => Recording
-  /** What a problem much like this one came to: saves trials, and changes nothing else. */
+  /** What a problem much like this one came to: saves trials, and moves the answer within what is close enough. */
   readonly warmStart?: WarmStart | undefined
   /**
    * Given the neighbourhood once it is known, null where it is not, so that a program that comes in whole numbers

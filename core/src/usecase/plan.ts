@@ -25,7 +25,7 @@ export interface Refused {
 
 export type PlanAnswer = Planned | Refused
 
-/** @param warmStart of a plan much like this one: saves time, and changes nothing else */
+/** @param warmStart of a plan much like this one: saves time, and moves the answer by no more than the tenth of a kelvin to which the peak is solved */
 export function plan(request: PlanRequest, warmStart?: WarmStart): PlanAnswer {
   return orRefused(request.method.kind, () => {
     const { method, setup, targetC, byClockS } = setupOf(request)

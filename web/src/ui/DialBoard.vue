@@ -93,7 +93,7 @@ const USUAL_CLOCK_S = 600
         <quantity-field
           v-if="rest.kind === 'clock'"
           class="field"
-          label="namely"
+          label="a rest of"
           dimension="duration"
           :range="d.range"
           :model-value="rest.seconds"

@@ -6,6 +6,11 @@ import { useId } from 'vue'
 defineProps<{ label: string; text: string; unit: string; problem: string | null; hint?: string | undefined }>()
 const emit = defineEmits<{ typed: [written: string]; step: [direction: 1 | -1, event: KeyboardEvent] }>()
 const id = useId()
+// One listener: the library's input takes no list of them.
+function stepped(e: KeyboardEvent): void {
+  if (e.key === 'ArrowUp') emit('step', 1, e)
+  if (e.key === 'ArrowDown') emit('step', -1, e)
+}
 </script>
 
 <template>
@@ -21,8 +26,7 @@ const id = useId()
       :aria-invalid="problem !== null"
       :aria-describedby="problem || hint ? `${id}-says` : undefined"
       @update:value="(written: string) => emit('typed', written)"
-      @keydown.up="(e: KeyboardEvent) => emit('step', 1, e)"
-      @keydown.down="(e: KeyboardEvent) => emit('step', -1, e)"
+      @keydown="stepped"
     />
     <p v-if="problem" :id="`${id}-says`" class="problem" role="alert">{{ problem }}</p>
     <p v-else-if="hint" :id="`${id}-says`" class="quiet hint">{{ hint }}</p>

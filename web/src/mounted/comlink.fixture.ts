@@ -1,0 +1,21 @@
+/** Workers without threads, for components mounted in tests: the real engine, with everything copied on the way as threads copy it. */
+import type { Engine } from '../workers/engine.worker'
+
+let engine: Engine | null = null
+
+export const transferHandlers = new Map()
+export function expose(exposed: Engine): void {
+  engine = exposed
+}
+
+export function wrap(): unknown {
+  const ask =
+    (question: keyof Engine) =>
+    async (...given: readonly unknown[]): Promise<unknown> => {
+      const copied = structuredClone(given)
+      if (!engine) await import('../workers/engine.worker')
+      const answer = (engine![question] as (...all: readonly unknown[]) => unknown)(...copied)
+      return structuredClone(await answer)
+    }
+  return new Proxy({}, { get: (_, question) => (question === 'then' ? undefined : ask(question as keyof Engine)) })
+}

@@ -1,0 +1,126 @@
+// @vitest-environment happy-dom
+/** The plan page mounted, with the real engine behind it: by every method, from the address to the call sheet and the stove. */
+import { flushPromises } from '@vue/test-utils'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import type { VueWrapper } from '@vue/test-utils'
+import { METHOD_KINDS } from '#core/method/methods'
+import { asked } from '#core/plan/planned.fixture'
+import { router } from '../../router'
+import { useCook } from '../../stores/cook'
+import { useDraft } from '../../stores/draft'
+import { usePlan } from '../../stores/plan'
+import { mounted } from '../../mounted/mount.fixture'
+import { button, emptyBrowser, field, type } from '../../mounted/page.fixture'
+import { methodPath } from './methodPath'
+import PlanPlace from './PlanPlace.vue'
+
+vi.mock('comlink', () => import('../../mounted/comlink.fixture'))
+beforeEach(emptyBrowser)
+
+const opened = async (path: string): Promise<VueWrapper> => {
+  await router.push(path)
+  const page = await mounted(PlanPlace, { method: String(router.currentRoute.value.params['method']) })
+  await answered()
+  return page
+}
+const answered = (): Promise<unknown> =>
+  vi.waitFor(
+    () => {
+      if (usePlan().state === 'working') throw new Error('still working')
+    },
+    { timeout: 20_000 }
+  )
+const sheet = (page: VueWrapper): string => page.find('aside[aria-label="Call sheet"]').text()
+
+describe.each(METHOD_KINDS)('by %s', kind => {
+  it('opens on a plan, every line with its time, and lights the stove with exactly that', async () => {
+    useDraft().open(asked(kind))
+    const page = await opened(methodPath(kind))
+    const plan = usePlan()
+    expect(plan.state).toBe('ready')
+    await flushPromises()
+    expect(page.find('h1').text()).toContain(kind)
+    const lines = page.findAll('aside ol li, aside .line')
+    expect(lines.length).toBeGreaterThan(3)
+    expect(sheet(page)).not.toMatch(/NaN|undefined|Infinity|null/)
+    const light = button(page, 'Light the stove')
+    if (light.disabled) {
+      // A danger asks for a yes first.
+      expect(page.find('aside input[type=checkbox]').exists()).toBe(true)
+      return
+    }
+    light.click()
+    const { cook } = useCook()
+    expect(cook?.request.method.kind).toBe(kind)
+    expect(cook?.planned.pullC).toBeCloseTo(plan.current!.plan.pull.core, 1)
+    expect(cook?.planned.freeS).toBeCloseTo(plan.current!.plan.free, 0)
+  })
+})
+
+describe('the page', () => {
+  it('reads a method’s address as it is written, as it was before, and goes on by the draft’s own where there is none of it', async () => {
+    await router.push('/fire/way/two-zone grill')
+    expect(router.currentRoute.value.fullPath).toBe('/fire/plan/two-zone-grill')
+    useDraft().choose('pot')
+    await router.push('/fire/plan/flying')
+    expect(router.currentRoute.value.fullPath).toBe('/fire/plan/pot')
+    await router.push('/fire')
+    expect(router.currentRoute.value.fullPath).toBe('/fire/plan/pot')
+  })
+
+  it('says nothing but the reason while a figure cannot be read, and has its plan back when it can', async () => {
+    const page = await opened('/fire/plan/oven-then-sear')
+    const oven = [...page.element.querySelectorAll('label')].find(l => /oven/i.test(l.textContent ?? ''))!.textContent!.trim()
+    await type(field(page, oven), 'hot')
+    expect(usePlan().state).toBe('wrong input')
+    expect(sheet(page)).toContain('no plan')
+    expect(page.find('aside [role=alert]').text()).toContain(oven)
+    expect(button(page, 'Light the stove').disabled).toBe(true)
+    await type(field(page, oven), '110')
+    await answered()
+    expect(sheet(page)).not.toContain('no plan')
+    expect(useDraft().request.method.settings.ovenC).toBe(110)
+  })
+
+  it('a turned dial moves the plan; as usual moves it back', async () => {
+    const page = await opened('/fire/plan/oven-then-sear')
+    const usual = usePlan().current!.plan
+    useDraft().turn({ ovenC: 95 })
+    await answered()
+    const slower = usePlan().current!.plan.pull.time
+    expect(slower).toBeGreaterThan(1.2 * usual.pull.time)
+    await flushPromises()
+    button(page, 'As it is usually set').click()
+    await answered()
+    // Both are solved to a tenth of a kelvin.
+    const again = usePlan().current!.plan
+    expect(Math.abs(again.pull.time - usual.pull.time)).toBeLessThan(0.2 / usual.peakRate)
+    expect(Math.abs(again.peak.core - usual.peak.core)).toBeLessThan(0.2)
+  })
+
+  it('what is set for one method is there again after another', async () => {
+    const first = await opened('/fire/plan/roast')
+    useDraft().turn({ ovenC: 150 })
+    first.unmount()
+    await opened('/fire/plan/pan-sear')
+    expect(useDraft().request.method.settings.ovenC).toBeUndefined()
+    const page = await opened('/fire/plan/roast')
+    expect(useDraft().request.method.settings.ovenC).toBe(150)
+    expect(page.html()).toContain('150')
+  })
+
+  it('asked for what cannot be is told so, with the way to the others', async () => {
+    const page = await opened('/fire/plan/pan-sear')
+    useDraft().turn({ byClockS: 1 })
+    await answered()
+    await flushPromises()
+    useDraft().turn({ byClockS: 0 })
+    useDraft().aim({ coreC: 4 })
+    await answered()
+    await flushPromises()
+    expect(usePlan().state).toBe('refused')
+    expect(page.find('aside [role=alert]').text().length).toBeGreaterThan(20)
+    expect(page.find('aside [role=alert] a').attributes('href')).toBe('/fire/methods')
+    expect(button(page, 'Light the stove').disabled).toBe(true)
+  })
+})
