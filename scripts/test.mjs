@@ -65,6 +65,7 @@ await check('rooms: who may import whom', 'npx', [
   'e2e'
 ])
 await check('no unused code', 'npx', ['knip'])
+await check('tests are a quarter to a third of the code', 'node', ['scripts/testShare.mjs'])
 await tests(
   'unit',
   'npx',

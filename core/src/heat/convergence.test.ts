@@ -1,46 +1,15 @@
-/** What does not settle is taken in two and counted, or is an error; what settles hangs neither on steps nor on cells. */
+/** What does not settle is told or an error; steps lengthen as they may; the method is of the order it is said to be. */
 import { describe, expect, it } from 'vitest'
-import { asked, planned } from '#core/plan/planned.fixture'
-import type { MethodKind } from '#core/method/methods'
-import { rested, timelineOf } from '#core/method/timeline'
 import { ConvergenceError } from '#core/numerics/convergence'
 import { between, type Face } from './faces'
 import { slabGrid } from './grid'
 import { LumpState } from './lump'
-import { KEEP_ENDS, run, type Run } from './program'
+import { KEEP_ENDS, run } from './program'
 import { drySolid } from './properties'
-import { COARSE_STEPS, DEFAULT_STEPS, nextStep, stepControl, type StepLengths } from './stepControl'
+import { COARSE_STEPS, DEFAULT_STEPS, nextStep, stepControl } from './stepControl'
 import { Surface } from './surface'
 
-const cooked = (kind: MethodKind, steps: StepLengths = DEFAULT_STEPS): Run => {
-  const { method, setup, plan } = planned(asked(kind))
-  return run(
-    method.subject(setup, 'fine'),
-    rested(timelineOf(method, setup, plan.free), setup),
-    { ...KEEP_ENDS, untilPastPeakBy: 0.5 },
-    steps
-  )
-}
-
-const finer = (by: number): StepLengths => ({
-  first: DEFAULT_STEPS.first / by,
-  longest: DEFAULT_STEPS.longest / by,
-  kelvin: DEFAULT_STEPS.kelvin / by
-})
-
 describe('steps that do not settle', () => {
-  it('are few in a pan, and the run says how many', () => {
-    const { halvings, steps } = cooked('pan sear')
-    expect(steps).toBeGreaterThan(50)
-    expect(halvings).toBeLessThan(0.25 * steps)
-  })
-
-  it('over coals, where bars and wet air meet, are halved again and again, and it is cooked as with short ones', () => {
-    const usual = cooked('grill')
-    expect(usual.halvings).toBeGreaterThan(0)
-    expect(Math.abs(usual.peak.core - cooked('grill', finer(8)).peak.core)).toBeLessThan(0.1)
-  })
-
   it('because something in them is no number are an error, not an answer', () => {
     const nothing: Face = { kind: 'fixed', at: NaN, conductance: 100 }
     const subject = { grid: slabGrid(0.02), materials: [drySolid(0.5, 1000, 3000)], start: { temperature: 5, film: 0, boiling: 100 } }
@@ -78,22 +47,7 @@ describe('the step control', () => {
   })
 })
 
-describe('in time, each kind of piece', () => {
-  // A wrap dries behind its step: its own error is the largest, and is told in docs/physics.md.
-  it.each([
-    ['pan sear', 0.25],
-    ['sear then oven', 0.15],
-    ['two-zone grill', 0.2],
-    ['bath then sear', 0.1],
-    ['roast', 0.4],
-    ['in pastry', 0.6]
-  ] as const)('%s: steps an eighth as long move the peak by less than %d °C', (kind, most) => {
-    const [usual, fine] = [cooked(kind), cooked(kind, finer(8))]
-    expect(fine.steps).toBeGreaterThan(1.5 * usual.steps)
-    expect(Math.abs(fine.peak.core - usual.peak.core)).toBeLessThan(most)
-    expect(Math.abs(fine.loss - usual.loss)).toBeLessThan(0.006)
-  })
-
+describe('the order of the method', () => {
   it('below boiling and dry the method is of second order: half the step, a quarter of the error', () => {
     const face: Face = { kind: 'fixed', at: 60, conductance: 200 }
     const subject = { grid: slabGrid(0.03), materials: [drySolid(0.5, 1000, 3500)], start: { temperature: 5, film: 0, boiling: 100 } }

@@ -12,10 +12,26 @@ class NoWorker {
   }
 }
 
+/** Hz of every tone since the browser was emptied. */
+export const tones: number[] = []
+class Ears {
+  readonly currentTime = 0
+  readonly destination = {}
+  createGain(): unknown {
+    return { gain: { setValueAtTime: vi.fn(), exponentialRampToValueAtTime: vi.fn() }, connect: vi.fn() }
+  }
+  createOscillator(): unknown {
+    const frequency = { value: 0 }
+    return { frequency, connect: (to: unknown) => to, start: () => tones.push(frequency.value), stop: vi.fn() }
+  }
+}
+
 /** Everything forgotten, as in a browser that was never here. */
 export function emptyBrowser(): void {
   localStorage.clear()
+  tones.length = 0
   vi.stubGlobal('Worker', NoWorker)
+  vi.stubGlobal('AudioContext', Ears)
   vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no route')))
   setActivePinia(createPinia())
 }

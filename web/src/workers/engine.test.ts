@@ -1,5 +1,4 @@
 /** One question, one answer: through the door for scripts and through the page's worker alike. */
-import { readdirSync, readFileSync } from 'node:fs'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { answerCompare, answerPlan } from '#core/formats/answers'
 import { readCompareCase, readPlanCase, writePlanCase } from '#core/formats/caseFile'
@@ -61,10 +60,9 @@ function throughTheDoor(file: object): Figures {
   }
 }
 
-const EXAMPLES = new URL('../../../docs/examples/', import.meta.url)
-const examples = readdirSync(EXAMPLES)
-  .filter(name => name.endsWith('.json'))
-  .map(name => [name, JSON.parse(readFileSync(new URL(name, EXAMPLES), 'utf8')) as Record<string, unknown>] as const)
+const examples = Object.entries(
+  import.meta.glob<Record<string, unknown>>('../../../docs/examples/*.json', { eager: true, import: 'default' })
+)
 
 describe('every example', () => {
   beforeEach(async () => {

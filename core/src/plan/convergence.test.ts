@@ -1,0 +1,54 @@
+/** Of every kind of piece: few steps do not settle, those are taken in two, and the answer hangs little on their length. */
+import { describe, expect, it } from 'vitest'
+import { KEEP_ENDS, run, type Run } from '#core/heat/program'
+import { DEFAULT_STEPS, type StepLengths } from '#core/heat/stepControl'
+import type { MethodKind } from '#core/method/methods'
+import { rested, timelineOf } from '#core/method/timeline'
+import { asked, planned } from './planned.fixture'
+
+const cooked = (kind: MethodKind, steps: StepLengths = DEFAULT_STEPS): Run => {
+  const { method, setup, plan } = planned(asked(kind))
+  return run(
+    method.subject(setup, 'fine'),
+    rested(timelineOf(method, setup, plan.free), setup),
+    { ...KEEP_ENDS, untilPastPeakBy: 0.5 },
+    steps
+  )
+}
+
+const finer = (by: number): StepLengths => ({
+  first: DEFAULT_STEPS.first / by,
+  longest: DEFAULT_STEPS.longest / by,
+  kelvin: DEFAULT_STEPS.kelvin / by
+})
+
+describe('steps that do not settle', () => {
+  it('are few in a pan, and the run says how many', () => {
+    const { halvings, steps } = cooked('pan sear')
+    expect(steps).toBeGreaterThan(50)
+    expect(halvings).toBeLessThan(0.25 * steps)
+  })
+
+  it('over coals, where bars and wet air meet, are halved again and again, and it is cooked as with short ones', () => {
+    const usual = cooked('grill')
+    expect(usual.halvings).toBeGreaterThan(0)
+    expect(Math.abs(usual.peak.core - cooked('grill', finer(8)).peak.core)).toBeLessThan(0.1)
+  })
+})
+
+describe('in time', () => {
+  // A wrap dries behind its step: its own error is the largest, and is told in docs/physics.md.
+  it.each([
+    ['pan sear', 0.25],
+    ['sear then oven', 0.15],
+    ['two-zone grill', 0.2],
+    ['bath then sear', 0.1],
+    ['roast', 0.4],
+    ['in pastry', 0.6]
+  ] as const)('%s: steps an eighth as long move the peak by less than %d °C', (kind, most) => {
+    const [usual, fine] = [cooked(kind), cooked(kind, finer(8))]
+    expect(fine.steps).toBeGreaterThan(1.5 * usual.steps)
+    expect(Math.abs(fine.peak.core - usual.peak.core)).toBeLessThan(most)
+    expect(Math.abs(fine.loss - usual.loss)).toBeLessThan(0.006)
+  })
+})

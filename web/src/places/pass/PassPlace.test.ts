@@ -1,0 +1,144 @@
+// @vitest-environment happy-dom
+/** The pass mounted, with the real engine behind it: a ticket made, laid out, called and done. */
+import { flushPromises, type VueWrapper } from '@vue/test-utils'
+import dayjs from 'dayjs'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { RECIPES } from '#core/service/recipes'
+import { TICKET } from '#core/service/ticket.fixture'
+import { mounted } from '../../mounted/mount.fixture'
+import { button, emptyBrowser, field, press, type } from '../../mounted/page.fixture'
+import { MOMENT, usePass } from '../../stores/pass'
+import PassPlace from './PassPlace.vue'
+
+vi.mock('comlink', () => import('../../mounted/comlink.fixture'))
+beforeEach(emptyBrowser)
+
+const tomorrow = dayjs().add(1, 'day').hour(19).minute(30).format(MOMENT)
+const laid = async (): Promise<void> => {
+  await vi.waitFor(
+    () => {
+      if (usePass().service === null) throw new Error('being laid out')
+    },
+    { timeout: 20_000 }
+  )
+  await flushPromises()
+}
+/** @param serveAt of a ticket of mash and dumplings */
+async function opened(serveAt = tomorrow): Promise<VueWrapper> {
+  const pass = usePass()
+  expect(pass.put({ ...TICKET, serveAt })).toBeNull()
+  const page = await mounted(PassPlace, {}, '/pass')
+  await laid()
+  return page
+}
+const onTicket = (page: VueWrapper): string => page.find('.ticket').text()
+const calls = (page: VueWrapper): string[] => page.findAll('ol.calls li').map(li => li.text())
+
+describe('the pass', () => {
+  it('first seen has an example, and puts the beef on it as it stands at the fire', async () => {
+    const page = await mounted(PassPlace, {}, '/pass')
+    await vi.waitFor(() => expect(usePass().dishes.some(d => d.kind === 'beef')).toBe(true), { timeout: 20_000 })
+    await laid()
+    expect(onTicket(page)).toMatch(/Strip/i)
+    expect(calls(page).length).toBeGreaterThan(8)
+    expect(page.text()).not.toMatch(/NaN|undefined|Invalid/)
+  })
+
+  it('calls everything in the order of time, the last before the plates', async () => {
+    const page = await opened()
+    const times = page.findAll('ol.calls time').map(t => t.text())
+    expect(times.length).toBeGreaterThan(4)
+    expect([...times].sort()).toEqual(times)
+    expect(times.at(-1)! <= '19:30').toBe(true)
+    expect(page.find('[role=status]').text()).toContain(`the first call is at ${times[0]}`)
+  })
+
+  it('for more guests takes more of everything, and a nonsense of guests changes nothing', async () => {
+    const page = await opened()
+    const amounts = onTicket(page)
+    await type(field(page, 'At the table'), '12')
+    expect(usePass().ticket.diners).toBe(12)
+    await laid()
+    expect(onTicket(page)).not.toBe(amounts)
+    for (const wrong of ['none', '0', '400', '2.5']) {
+      await type(field(page, 'At the table'), wrong)
+      expect(usePass().ticket.diners, wrong).toBe(12)
+      expect(page.find('.set [role=alert]').exists(), wrong).toBe(true)
+    }
+  })
+
+  it('a side is put on, taken off, and the taking off taken back', async () => {
+    const page = await opened()
+    const side = RECIPES.find(r => r.id === 'broccoli')!
+    await type(field(page, 'A side or a sauce'), side.id)
+    await laid()
+    expect(onTicket(page)).toContain(side.name)
+    expect([...(field(page, 'A side or a sauce') as HTMLSelectElement).options].map(o => o.value)).not.toContain(side.id)
+    page.find<HTMLButtonElement>(`[aria-label="Take off ${side.name}"]`).element.click()
+    await laid()
+    expect(usePass().dishes.map(d => d.name)).not.toContain(side.name)
+    button(page, 'Undo the last change').click()
+    await laid()
+    expect(onTicket(page)).toContain(side.name)
+  })
+
+  it('a dish of one’s own goes on by name, where it cooks and how long; without a name it does not', async () => {
+    const page = await opened()
+    const own = page.find('form.own')
+    await own.trigger('submit')
+    expect(usePass().ticket.lines).toHaveLength(2)
+    await own.find('input[type=text]').setValue('Bread and butter pudding')
+    await type(field(page, 'Where'), 'oven')
+    await type(field(page, 'How long'), '40 min')
+    await own.trigger('submit')
+    await laid()
+    const pudding = usePass().dishes.find(d => d.name === 'Bread and butter pudding')!
+    expect(pudding.steps.some(s => s.tool === 'oven' && s.seconds === 2400)).toBe(true)
+    expect(calls(page).some(c => c.includes('Bread and butter pudding'))).toBe(true)
+  })
+
+  it('what cannot come out is told with what is in its way', async () => {
+    const page = await opened()
+    const pass = usePass()
+    for (const [name, ovenC] of [
+      ['Meringue', 90],
+      ['Crackling', 240]
+    ] as const) {
+      await page.find('form.own input[type=text]').setValue(name)
+      await type(field(page, 'Where'), 'oven')
+      await type(field(page, 'Oven'), String(ovenC))
+      await type(field(page, 'How long'), '60 min')
+      await page.find('form.own').trigger('submit')
+      await laid()
+    }
+    expect(pass.service!.problems.length).toBeGreaterThan(0)
+    const told = page.find('.problems').text()
+    expect(told).toMatch(/would stand .* and is good for/)
+    expect(told).toMatch(/In its way: “|With one cook more|too much at once/)
+  })
+
+  it('close to the time it calls the next thing; done by the space bar, and to be ticked nothing again', async () => {
+    const page = await opened(dayjs().add(50, 'minute').format(MOMENT))
+    const next = (): string => page.find('section.next .what').text()
+    const first = next()
+    expect(calls(page)[0]).toContain(first)
+    await press(' ')
+    await flushPromises()
+    expect(usePass().done).toHaveLength(1)
+    expect(page.find('ol.calls li').classes()).toContain('ticked')
+    expect(next()).not.toBe(first)
+    button(page, 'Tick nothing').click()
+    await flushPromises()
+    expect(next()).toBe(first)
+  })
+
+  it('too late to begin it says so, and offers the soonest there is', async () => {
+    const page = await opened(dayjs().add(10, 'minute').format(MOMENT))
+    const trouble = page.find('.trouble')
+    expect(trouble.text()).toMatch(/should have begun/)
+    trouble.find('button').element.click()
+    await flushPromises()
+    expect(dayjs(usePass().ticket.serveAt).isAfter(dayjs().add(15, 'minute'))).toBe(true)
+    expect(page.find('.trouble').exists()).toBe(false)
+  })
+})
