@@ -17,7 +17,7 @@ import { kitRoutes } from './kit/routes'
 import { PacketRepository } from './packets/repository'
 import { packetRoutes } from './packets/routes'
 import { printRoutes } from './print/routes'
-import { notFound, Problem, problemHandler } from './problem'
+import { notFound, HttpProblem, problemHandler } from './problem'
 
 export interface AppParts {
   readonly db: Knex
@@ -64,7 +64,7 @@ export function createApp({ db, log, pages }: AppParts): Express {
       standardHeaders: 'draft-8',
       legacyHeaders: false,
       handler: () => {
-        throw new Problem(429, 'Too many requests', 'Wait a minute and try again.')
+        throw new HttpProblem(429, 'Too many requests', 'Wait a minute and try again.')
       }
     })
   )

@@ -4,22 +4,22 @@
  */
 import type { ErrorRequestHandler, RequestHandler } from 'express'
 import type { Logger } from 'pino'
-import { InvalidInputError, type Problem as InputProblem } from '#core/input/problem'
+import { InvalidInputError, type Problem } from '#core/input/problem'
 
-export class Problem extends Error {
-  override readonly name = 'Problem'
+export class HttpProblem extends Error {
+  override readonly name = 'HttpProblem'
   constructor(
     readonly status: number,
     readonly title: string,
     readonly detail: string,
-    readonly problems: readonly InputProblem[] = []
+    readonly problems: readonly Problem[] = []
   ) {
     super(detail)
   }
 }
 
 export const notFound: RequestHandler = (request, _response, next) => {
-  next(new Problem(404, 'Not found', `There is nothing at ${request.method} ${request.path}.`))
+  next(new HttpProblem(404, 'Not found', `There is nothing at ${request.method} ${request.path}.`))
 }
 
 export function problemHandler(log: Logger): ErrorRequestHandler {
@@ -44,14 +44,14 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
   }
 }
 
-function problemOf(error: unknown): Problem {
-  if (error instanceof Problem) return error
-  if (error instanceof InvalidInputError) return new Problem(422, 'The input cannot be taken', error.message, error.problems)
+function problemOf(error: unknown): HttpProblem {
+  if (error instanceof HttpProblem) return error
+  if (error instanceof InvalidInputError) return new HttpProblem(422, 'The input cannot be taken', error.message, error.problems)
   const { status, type } = (error ?? {}) as { status?: unknown; type?: unknown }
   if (typeof status === 'number' && status >= 400 && status < 500) {
     // Only the body reader's own words go out; others may name files of this machine.
     const words = typeof type === 'string' ? (error as Error).message : 'There is nothing to be had at that address in that way.'
-    return new Problem(status, 'The request cannot be read', words)
+    return new HttpProblem(status, 'The request cannot be read', words)
   }
-  return new Problem(500, 'Something went wrong here', 'The server failed; what you sent was not kept. Try again.')
+  return new HttpProblem(500, 'Something went wrong here', 'The server failed; what you sent was not kept. Try again.')
 }

@@ -2,7 +2,7 @@
  * What the server takes of a cook, checked by one schema on both sides.
  */
 import * as yup from 'yup'
-import { CRUSTS, VERDICTS, type Outcome, type Planned } from '#core/book/record'
+import { CRUSTS, VERDICTS, type Outcome, type PlannedFigures } from '#core/book/record'
 import { EVENT_KINDS, READING_LIMITS, type CookEvent } from '#core/session/events'
 import { fromEarlier } from '#core/request/earlier'
 import type { PlanRequest } from '#core/request/request'
@@ -119,7 +119,7 @@ export interface NewCook {
   readonly title: string
   readonly createdAt: number
   readonly request: PlanRequest
-  readonly planned: Planned
+  readonly planned: PlannedFigures
 }
 
 /** @throws InvalidInputError */

@@ -3,14 +3,14 @@
  * turned out. Small enough to store whole.
  */
 import { standing, type CookEvent } from '#core/session/events'
-import { progressOf } from '#core/session/progress'
+import { progressOf, type CookPhase } from '#core/session/progress'
 import type { Plan } from '#core/plan/plan'
 import type { PlanRequest } from '#core/request/request'
 import type { Percentiles } from '#core/numerics/statistics'
 import type { Spread } from '#core/estimate/spread'
 
 /** The plan's figures and drawings, thinned. Seconds since laying in, °C. */
-export interface Planned {
+export interface PlannedFigures {
   /** The method's free quantity, s. */
   readonly freeS: number
   readonly pullS: number
@@ -50,7 +50,7 @@ export interface CookRecord {
   /** Epoch ms. */
   readonly createdAt: number
   readonly request: PlanRequest
-  readonly planned: Planned
+  readonly planned: PlannedFigures
   readonly events: readonly CookEvent[]
   readonly outcome: Outcome
 }
@@ -59,7 +59,7 @@ const POINTS = 80
 const tenth = (value: number): number => Math.round(value * 10) / 10
 const hundredth = (value: number): number => Math.round(value * 100) / 100
 
-export function plannedOf(plan: Plan, spread: Spread | null, preheatS: number | null): Planned {
+export function plannedOf(plan: Plan, spread: Spread | null, preheatS: number | null): PlannedFigures {
   const { history, marks } = plan
   const every = Math.max(1, Math.ceil(history.time.length / POINTS))
   const kept = history.time.map((_, i) => i).filter(i => i % every === 0 || i === history.time.length - 1)
@@ -80,7 +80,7 @@ export function plannedOf(plan: Plan, spread: Spread | null, preheatS: number | 
   }
 }
 
-function sectionAtCarving({ fields, girth, geometry, carve }: Plan): Planned['section'] {
+function sectionAtCarving({ fields, girth, geometry, carve }: Plan): PlannedFigures['section'] {
   const near = fields.reduce((found, f, i) => (Math.abs(f.time - carve.time) < Math.abs(fields[found].time - carve.time) ? i : found), 0)
   const thousandth = (mm: number): number => Math.round(mm * 1e3) / 1e3
   return geometry.mirrored && girth
@@ -119,4 +119,17 @@ export function seenOf(record: Pick<CookRecord, 'events' | 'planned'>): Seen {
     turns,
     lateBy: pullS === null ? null : pullS - record.planned.pullS
   }
+}
+
+/** A cook as it stands in the list of the Book. */
+export interface CookSummary extends Pick<CookRecord, 'id' | 'title' | 'createdAt' | 'request' | 'outcome'> {
+  readonly phase: CookPhase
+  readonly planned: Pick<PlannedFigures, 'pullS' | 'pullC' | 'peakC'>
+  readonly seen: Seen
+}
+
+export function summaryOf(record: CookRecord): CookSummary {
+  const { id, title, createdAt, request, outcome, events } = record
+  const { pullS, pullC, peakC } = record.planned
+  return { id, title, createdAt, phase: progressOf(events).phase, request, outcome, planned: { pullS, pullC, peakC }, seen: seenOf(record) }
 }

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import type { MethodKind } from '#core/method/methods'
 import type { Settings } from '#core/method/dials'
-import { asked, planned, type Planned } from '#core/plan/planned.fixture'
+import { asked, planned, type PlannedCase } from '#core/plan/planned.fixture'
 import { chilled } from '#core/plan/keeping'
 import { InfeasibleError, planMethod, plateInUse } from '#core/plan/plan'
 import { potAfter, potWater, topUpLitres } from '#core/plan/potWater'
@@ -13,7 +13,7 @@ import { spreadOf } from './spread'
 import { USUAL_KIT, usualSettings } from '#core/method/usual'
 import { KITCHEN } from '#core/kit/air'
 
-const made = (kind: MethodKind, settings: Settings = {}, targetC = 54): Planned => planned(asked(kind, settings, {}, targetC))
+const made = (kind: MethodKind, settings: Settings = {}, targetC = 54): PlannedCase => planned(asked(kind, settings, {}, targetC))
 
 describe('how sure a plan is', () => {
   it('holds the plan itself, is wider by the clock for an oven than for a bath, and says the same each time', () => {

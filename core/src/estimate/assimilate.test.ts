@@ -4,12 +4,12 @@ import { valueAt } from '#core/heat/history'
 import { asked, planned } from '#core/plan/planned.fixture'
 import { Randomness } from '#core/numerics/random'
 import { asPlanned, onTheHeat } from './done.fixture'
-import { drawUnknowns, READING_SD, withUnknowns, type Reading } from './prior'
+import { drawUnknowns, READING_SD, withUnknowns, type Observation } from './prior'
 import { assimilateUnderWay, planUnderWay, type UnderWay } from './underWay'
 
 const strip = { thicknessMm: 34, weightG: 391, lengthMm: 160, widthMm: 85 }
 const { method, setup, plan } = planned(asked('pan sear', {}, strip))
-const heed = (at: number, readings: readonly Reading[]) =>
+const heed = (at: number, readings: readonly Observation[]) =>
   assimilateUnderWay(method, setup, 54, onTheHeat(asPlanned(plan, at)), readings, plan.free)
 const planFrom = (of: typeof setup, at: number): UnderWay => planUnderWay(method, of, 54, onTheHeat(asPlanned(plan, at)), plan.free)
 /** A piece as it truly is, cooked by some plan's clock. */

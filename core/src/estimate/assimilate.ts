@@ -7,13 +7,13 @@ import type { Setup } from '#core/method/setup'
 import { finish } from '#core/numerics/steps'
 import { neededBy, type Trial } from './ensemble'
 import { kalmanUpdate } from './kalman'
-import { EIGHTY, PRIOR, withUnknowns, type Gauss, type Reading, type Unknowns } from './prior'
+import { EIGHTY, PRIOR, withUnknowns, type Gauss, type Observation, type Unknowns } from './prior'
 
 export interface Assimilated<S> {
   /** As it most likely is. */
   readonly setup: Setup<S>
   /** The readings that no likely piece could have given. */
-  readonly rejected: readonly Reading[]
+  readonly rejected: readonly Observation[]
   /** What the last accepted reading was expected to be, °C; null where none was. */
   readonly expectedC: number | null
   /** Thicker than said, mm, and contact with the pan over the book's, by what the probe says. */
@@ -30,7 +30,7 @@ export interface Assimilated<S> {
 const FURTHEST = 2.5
 
 /** @param trial what happened up to the last reading, and any time to come */
-export function assimilate<S>(trial: Trial<S>, readings: readonly Reading[]): Assimilated<S> {
+export function assimilate<S>(trial: Trial<S>, readings: readonly Observation[]): Assimilated<S> {
   const { setup } = trial
   const needed = neededBy(trial)
   const outputs = (u: Unknowns<number>): number[] => {

@@ -12,7 +12,7 @@ import type { Fineness, Setup } from '#core/method/setup'
 import { Randomness } from '#core/numerics/random'
 import { covariance, mean, percentiles, variance, type Percentiles } from '#core/numerics/statistics'
 import { finish, type Steps } from '#core/numerics/steps'
-import { drawUnknowns, each, NAMES, PRIOR, READING_SD, withUnknowns, type Gauss, type Reading, type Unknowns } from './prior'
+import { drawUnknowns, each, NAMES, PRIOR, READING_SD, withUnknowns, type Gauss, type Observation, type Unknowns } from './prior'
 
 /** What has to be known of a cook to believe something of it. */
 export interface Trial<S> {
@@ -115,7 +115,7 @@ export interface Belief {
 const UPDATE_SEED = 717
 
 /** What is believed after some readings; none gives the prior's own ranges. */
-export function believe(members: readonly Member[], readings: readonly Reading[]): Belief {
+export function believe(members: readonly Member[], readings: readonly Observation[]): Belief {
   const random = new Randomness(UPDATE_SEED)
   const seen = readings.map(r => members.map(m => m.core(r.time)))
   const needed = members.map(m => Math.log(m.needed))

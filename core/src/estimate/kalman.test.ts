@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { finish } from '#core/numerics/steps'
 import { kalmanUpdate, type Posterior } from './kalman'
-import { EIGHTY, PRIOR, READING_SD, type Gauss, type Reading, type Unknowns } from './prior'
+import { EIGHTY, PRIOR, READING_SD, type Gauss, type Observation, type Unknowns } from './prior'
 
 const sure: Gauss = { mean: 0, sd: 1e-9 }
 const only = (thickness: Gauss): Unknowns<Gauss> => ({ thickness, start: sure, contact: sure, air: sure, heat: sure })
@@ -12,9 +12,9 @@ const line =
   (at: number, slope: number, count: number) =>
   ({ thickness }: Unknowns<number>): number[] =>
     Array.from({ length: count }, () => at + slope * thickness)
-const told = (outputs: (u: Unknowns<number>) => number[], readings: readonly Reading[], prior: Unknowns<Gauss>): Posterior =>
+const told = (outputs: (u: Unknowns<number>) => number[], readings: readonly Observation[], prior: Unknowns<Gauss>): Posterior =>
   finish(kalmanUpdate(outputs, readings, prior))
-const reading = (celsius: number, time = 300): Reading => ({ time, celsius })
+const reading = (celsius: number, time = 300): Observation => ({ time, celsius })
 
 describe('readings of one unknown on a straight line', () => {
   it('pull it by the precision of each: mean and spread are the textbook’s', () => {

@@ -3,7 +3,7 @@
  * linear anew where that led. Draws of many would tell the same with noise, which is larger than what one
  * cook tells of its pan.
  */
-import { NAMES, READING_SD, type Gauss, type Reading, type Unknowns } from './prior'
+import { NAMES, READING_SD, type Gauss, type Observation, type Unknowns } from './prior'
 import type { Steps } from '#core/numerics/steps'
 
 /** What is asked of the engine for some unknowns: what the core would read at each reading, and whatever else hangs on them. */
@@ -30,7 +30,7 @@ interface Linearised {
 }
 
 /** @param outputs the readings' own first, in their order */
-export function* kalmanUpdate(outputs: Outputs, readings: readonly Reading[], prior: Unknowns<Gauss>): Steps<Posterior> {
+export function* kalmanUpdate(outputs: Outputs, readings: readonly Observation[], prior: Unknowns<Gauss>): Steps<Posterior> {
   const start = NAMES.map(name => prior[name].mean)
   const sds = NAMES.map(name => prior[name].sd)
   const first = yield* linearise(outputs, start, sds)
@@ -74,7 +74,7 @@ function* linearise(outputs: Outputs, at: readonly number[], sds: readonly numbe
 
 /** One reading after the other: on a linear model that is the same as all at once. */
 function updated(
-  readings: readonly Reading[],
+  readings: readonly Observation[],
   accepted: readonly boolean[],
   { at, expected, slopes }: Linearised,
   start: readonly number[],

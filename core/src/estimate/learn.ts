@@ -5,7 +5,7 @@
  * own and are not carried over.
  */
 import type { Trial } from './ensemble'
-import { EIGHTY, PRIOR, withUnknowns, type Gauss, type Reading, type Unknowns } from './prior'
+import { EIGHTY, PRIOR, withUnknowns, type Gauss, type Observation, type Unknowns } from './prior'
 import { valueAt } from '#core/heat/history'
 import { KEEP_ENDS, run } from '#core/heat/program'
 import { COARSE_STEPS, DEFAULT_STEPS } from '#core/heat/stepControl'
@@ -15,7 +15,7 @@ import { kalmanUpdate } from './kalman'
 export interface FinishedCook<S = unknown> {
   /** The cook as it happened, with things that give as much as is usual. */
   readonly trial: Trial<S>
-  readonly readings: readonly Reading[]
+  readonly readings: readonly Observation[]
   /** Its pan and its oven; null where it met none. */
   readonly contact: string | null
   readonly heat: string | null
@@ -65,12 +65,12 @@ export function* learning(cooks: readonly FinishedCook[]): Steps<Learned[]> {
 }
 
 /** @returns null where no reading could be */
-function* weighed(trial: Trial<unknown>, readings: readonly Reading[], prior: Unknowns<Gauss>): Steps<Unknowns<Gauss> | null> {
+function* weighed(trial: Trial<unknown>, readings: readonly Observation[], prior: Unknowns<Gauss>): Steps<Unknowns<Gauss> | null> {
   const { accepted, unknowns } = yield* kalmanUpdate(u => coresAt(trial, readings, u), readings, prior)
   return accepted.includes(true) ? unknowns : null
 }
 
-function coresAt(trial: Trial<unknown>, readings: readonly Reading[], unknowns: Unknowns<number>): number[] {
+function coresAt(trial: Trial<unknown>, readings: readonly Observation[], unknowns: Unknowns<number>): number[] {
   const setup = withUnknowns(trial.setup, unknowns)
   const [fineness, steps] = setup.flat ? (['fine', DEFAULT_STEPS] as const) : (['coarse', COARSE_STEPS] as const)
   const { history } = run(trial.subject(setup, fineness), trial.stages(setup, trial.free), { ...KEEP_ENDS, every: 8 }, steps)

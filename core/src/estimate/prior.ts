@@ -101,7 +101,7 @@ function hotterBy<S>(settings: S, kelvin: number): S {
   }
 }
 
-export interface Reading {
+export interface Observation {
   /** s since the piece first met the heat. */
   readonly time: number
   readonly celsius: number

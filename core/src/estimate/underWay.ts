@@ -9,7 +9,7 @@ import { spellLengths, spellsToCome, type Turned } from '#core/method/turning'
 import { follow, readPlan, solveOpen, type Open, type Plan } from '#core/plan/plan'
 import { assimilate, type Assimilated } from './assimilate'
 import type { Trial } from './ensemble'
-import type { Reading } from './prior'
+import type { Observation } from './prior'
 
 /** Where the piece was, in a stage of the program by its number and with which face down, or out of the heat; s. */
 export interface Spent {
@@ -204,7 +204,7 @@ export function assimilateUnderWay<S extends Resting>(
   setup: Setup<S>,
   target: number,
   happened: Happened,
-  readings: readonly Reading[],
+  readings: readonly Observation[],
   near: number
 ): Assimilated<S> {
   const { open, bounds } = remaining(method, setup, happened)

@@ -4,7 +4,7 @@
  */
 import * as yup from 'yup'
 import { bandOf, OWN, SCALES, scaleById } from '#core/doneness/scale'
-import type { Reading } from '#core/estimate/prior'
+import type { Observation } from '#core/estimate/prior'
 import { InvalidInputError, validate } from '#core/input/problem'
 import { needed, quantity, share, word } from '#core/input/text'
 import { KITCHEN, type Room } from '#core/kit/air'
@@ -164,7 +164,7 @@ export interface PlanCase {
   readonly request: PlanRequest
   /** Whether the honest range is asked for; readings ask for it too. */
   readonly spread: boolean
-  readonly readings: readonly Reading[]
+  readonly readings: readonly Observation[]
 }
 
 /** @throws InvalidInputError */

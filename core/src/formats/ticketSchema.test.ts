@@ -1,13 +1,33 @@
 /** A ticket as a file: out and in the same, and what is wrong with another told by where. */
 import { describe, expect, it } from 'vitest'
+import type { Dish } from '#core/service/dish'
 import { ownDish } from '#core/service/ticket'
 import { TICKET } from '#core/service/ticket.fixture'
 import { InvalidInputError } from '#core/input/problem'
 import { readTicket, writeTicket } from './ticketSchema'
 
+/** The lines of the file, a recipe's and a dish's. */
+const writeTicketLines = (): readonly { readonly dish?: Dish }[] => (writeTicket(TICKET) as { lines: { dish?: Dish }[] }).lines
+
 describe('a ticket', () => {
   it('goes out and comes in the same', () => {
     expect(readTicket(JSON.parse(JSON.stringify(writeTicket(TICKET))))).toEqual(TICKET)
+  })
+  it('of the first version is read as it was meant', () => {
+    const before = (step: object): object => {
+      const { holds, setUp, ...rest } = { setUp: 90, ...step } as { holds: unknown; setUp: unknown }
+      return { ...rest, stands: holds, ahead: setUp }
+    }
+    const [recipe, own] = writeTicketLines()
+    const file = {
+      ...writeTicket(TICKET),
+      version: 1,
+      lines: [recipe, { ...own, dish: { ...own.dish!, steps: own.dish!.steps.map(before) } }]
+    }
+    expect(JSON.stringify(file)).not.toContain('holds')
+    const { steps } = own.dish!
+    expect(readTicket(file).lines[1]).toMatchObject({ dish: { steps: steps.map(s => ({ ...s, setUp: 90 })) } })
+    expect(() => readTicket({ ...file, version: 3 })).toThrow('Only versions 1 and 2')
   })
   it.each([
     ['another file', { format: 'something' }, 'must say'],
@@ -24,7 +44,7 @@ describe('a ticket', () => {
             id: 'b',
             dish: {
               ...ownDish('b', 'x', { tool: 'ring', seconds: 60, busy: true, ovenC: 0 }),
-              steps: [{ what: 'x', tool: 'oven', ovenC: [210, 190], seconds: 60, hands: [0, 0], stands: [0, 0] }]
+              steps: [{ what: 'x', tool: 'oven', ovenC: [210, 190], seconds: 60, hands: [0, 0], holds: [0, 0] }]
             }
           }
         ]

@@ -37,10 +37,13 @@ const stepShape = yup
       .default(undefined)
       .test({ name: 'rising', message: 'From the lowest to the highest.', test: range => range === undefined || range[0] <= range[1] }),
     seconds,
-    ahead: yup.number().strict().typeError('This needs seconds.').min(0).max(LONGEST_S).optional(),
+    setUp: yup.number().strict().typeError('This needs seconds.').min(0).max(LONGEST_S).optional(),
     hands: pair,
-    stands: pair.test({ name: 'rising', message: 'As good for no longer than it may stand at all.', test: ([well, most]) => well <= most })
+    holds: pair.test({ name: 'rising', message: 'As good for no longer than it may stand at all.', test: ([well, most]) => well <= most })
   })
+  // As version 1 called them.
+  .from('ahead', 'setUp')
+  .from('stands', 'holds')
   .noUnknown()
 
 const dishShape = yup
@@ -121,7 +124,9 @@ const shape = yup
 export const parseTicket = (input: unknown): Ticket => validate(shape, input) as Ticket
 
 const FORMAT = 'macellaio ticket'
-const VERSION = 1
+const VERSION = 2
+/** Its steps have `stands` for `holds`, and `ahead` for `setUp`. */
+const EARLIER = 1
 
 export const writeTicket = (ticket: Ticket): object => ({ format: FORMAT, version: VERSION, ...ticket })
 
@@ -130,7 +135,11 @@ export function readTicket(input: unknown): Ticket {
   const head = validate(
     yup.object({
       format: yup.string().strict().required('This is missing.').oneOf([FORMAT], `This is not a ticket: it must say “${FORMAT}”.`),
-      version: yup.number().strict().required('This is missing.').oneOf([VERSION], `Only version ${VERSION} can be read.`)
+      version: yup
+        .number()
+        .strict()
+        .required('This is missing.')
+        .oneOf([EARLIER, VERSION], `Only versions ${EARLIER} and ${VERSION} can be read.`)
     }),
     input
   ) as unknown as Record<string, unknown>

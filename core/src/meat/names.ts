@@ -134,13 +134,13 @@ const NOISE = new Set([
   'steaks'
 ])
 
-interface Reading {
+interface ParsedName {
   readonly text: string
   readonly penalty: number
 }
 
 /** As typed; and as a label, with abbreviations spelled out and what says nothing left out. */
-function readingsOf(query: string): Reading[] {
+function readingsOf(query: string): ParsedName[] {
   const typed = plain(query)
   if (typed === '') return []
   const spelled = typed

@@ -14,13 +14,13 @@ export function asked(kind: MethodKind, settings: Settings = {}, piece: Partial<
   return by({ ...FIRST_REQUEST, piece: { ...usual, ...piece }, target: { ...FIRST_REQUEST.target, coreC } }, kind, settings)
 }
 
-export interface Planned extends Asked {
+export interface PlannedCase extends Asked {
   readonly request: PlanRequest
   readonly plan: Plan
 }
 
 /** @throws InfeasibleError, RequestError */
-export function planned(request: PlanRequest): Planned {
+export function planned(request: PlanRequest): PlannedCase {
   const found = setupOf(request)
   return { ...found, request, plan: planMethod(found.method, found.setup, found.targetC, found.byClockS) }
 }

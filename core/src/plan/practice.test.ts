@@ -15,7 +15,7 @@ import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { by } from '#core/request/request'
 import { setupOf } from '#core/request/setup'
 import type { Plan } from './plan'
-import { planned as whole, type Planned } from './planned.fixture'
+import { planned as whole, type PlannedCase } from './planned.fixture'
 import { secondServing } from './secondServing'
 
 function piece(cutId: string, thicknessMm: number, rest: Partial<Piece> = {}): Piece {
@@ -24,7 +24,7 @@ function piece(cutId: string, thicknessMm: number, rest: Partial<Piece> = {}): P
   const whole: Piece = { cutId, count: 1, thicknessMm, lengthMm: 160, widthMm: 90, startC: 5, surface: 'patted', weightG: 0, ...rest }
   return { ...whole, weightG: rest.weightG ?? Math.round(weightFromSize(whole, cut)) }
 }
-const wholly = (kind: MethodKind, of: Piece, settings: Settings = {}, coreC = 54): Planned =>
+const wholly = (kind: MethodKind, of: Piece, settings: Settings = {}, coreC = 54): PlannedCase =>
   whole(by({ ...FIRST_REQUEST, piece: of, target: { ...FIRST_REQUEST.target, coreC } }, kind, settings))
 const planned = (...args: Parameters<typeof wholly>): Plan => wholly(...args).plan
 const within = (value: number, low: number, high: number): boolean => value >= low && value <= high

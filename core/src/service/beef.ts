@@ -25,10 +25,10 @@ const TOOL_OF: Record<Phase, Tool | null> = {
 const HANDS_ON: ReadonlySet<Phase> = new Set<Phase>(['sear', 'fat edge', 'rewarm', 'coals'])
 const LAY_IN = 60
 /** Rested, it waits a little under its foil, a joint longer than a steak; common practice, no source. */
-const RESTED: Step['stands'] = [2 * 60, 10 * 60]
-const JOINT_RESTED: Step['stands'] = [10 * 60, 25 * 60]
+const RESTED: Step['holds'] = [2 * 60, 10 * 60]
+const JOINT_RESTED: Step['holds'] = [10 * 60, 25 * 60]
 /** At its own temperature, in the water, it waits long; common practice, no source. */
-const IN_THE_BATH: Step['stands'] = [45 * 60, 90 * 60]
+const IN_THE_BATH: Step['holds'] = [45 * 60, 90 * 60]
 const CARVE_S = 60
 const CARVE_EACH_S = 20
 
@@ -41,7 +41,7 @@ export function beefDish(id: string, name: string, request: PlanRequest, plan: P
   const stages = plan.phases.map((span, i): Step => {
     const step = stageStep(span, kind, ovenC, joint)
     const hot = i > 0 && TOOL_OF[plan.phases[i - 1].phase] === 'ring'
-    return step.tool === 'ring' && !hot ? { ...step, ahead: panS } : step
+    return step.tool === 'ring' && !hot ? { ...step, setUp: panS } : step
   })
   const carve = CARVE_S + CARVE_EACH_S * diners
   return {
@@ -49,7 +49,7 @@ export function beefDish(id: string, name: string, request: PlanRequest, plan: P
     name,
     kind: 'beef',
     pullC: plan.pull.core,
-    steps: [...stages, { what: 'Carve', tool: null, seconds: carve, hands: [carve, 0], stands: [PLATE_S, 5 * 60] }]
+    steps: [...stages, { what: 'Carve', tool: null, seconds: carve, hands: [carve, 0], holds: [PLATE_S, 5 * 60] }]
   }
 }
 
@@ -63,6 +63,6 @@ function stageStep(span: PhaseSpan, kind: MethodKind, ovenC: number | undefined,
     ...(tool === 'oven' && ovenC !== undefined ? { ovenC: [ovenC, ovenC] as const } : {}),
     seconds,
     hands: HANDS_ON.has(phase) ? [seconds, 0] : phase === 'rest' || phase === 'cool' ? [0, 0] : [LAY_IN, LAY_IN],
-    stands: phase === 'rest' ? (joint ? JOINT_RESTED : RESTED) : phase === 'bath' && kind === 'bath then sear' ? IN_THE_BATH : [0, 0]
+    holds: phase === 'rest' ? (joint ? JOINT_RESTED : RESTED) : phase === 'bath' && kind === 'bath then sear' ? IN_THE_BATH : [0, 0]
   }
 }

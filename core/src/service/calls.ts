@@ -6,7 +6,7 @@ import { PLATE_S, type Step } from './dish'
 import { said } from './said'
 import type { Placed, Service } from './schedule'
 
-export interface Call {
+export interface PassCall {
   /** Unlike any other of its service. */
   readonly id: string
   readonly at: number
@@ -27,16 +27,16 @@ interface Setting {
   readonly ovenC: readonly [least: number, most: number]
 }
 
-export function callsOf(service: Service, fuel: 'charcoal' | 'gas' = 'charcoal', system: UnitSystem = 'metric'): Call[] {
+export function callsOf(service: Service, fuel: 'charcoal' | 'gas' = 'charcoal', system: UnitSystem = 'metric'): PassCall[] {
   const { placed } = service
   const show = (celsius: number): string => shownText(showTemperature(celsius, system))
-  const lit = (['grill', 'bath'] as const).flatMap((tool): Call[] => {
+  const lit = (['grill', 'bath'] as const).flatMap((tool): PassCall[] => {
     const first = placed.find(p => p.dish.steps[p.index].tool === tool)
     if (!first) return []
     const ahead = tool === 'grill' ? WARM_UP_S[fuel] : WARM_UP_S.bath
     return [{ id: tool, at: first.from - ahead, text: tool === 'grill' ? 'Light the grill' : 'Heat the bath', dishId: null, by: null }]
   })
-  const ovens = settingsOf(placed).map((s, i, all): Call => {
+  const ovens = settingsOf(placed).map((s, i, all): PassCall => {
     const before = all.slice(0, i).filter(b => b.oven === s.oven)
     const at = before.length > 0 ? Math.max(...before.map(b => b.to)) : s.from - WARM_UP_S.oven
     const which = all.some(other => other.oven !== s.oven) ? `“${s.oven}”` : 'the oven'
@@ -48,9 +48,9 @@ export function callsOf(service: Service, fuel: 'charcoal' | 'gas' = 'charcoal',
       by: null
     }
   })
-  const steps = placed.flatMap((p): Call[] => {
+  const steps = placed.flatMap((p): PassCall[] => {
     const step = p.dish.steps[p.index]
-    const call = (part: string, at: number, text: string, by: number | null): Call => ({
+    const call = (part: string, at: number, text: string, by: number | null): PassCall => ({
       id: `${p.dish.id} ${p.index} ${part}`,
       at,
       text: said(text, system),
@@ -62,16 +62,16 @@ export function callsOf(service: Service, fuel: 'charcoal' | 'gas' = 'charcoal',
     const then = step.then ?? (out && p.dish.pullC !== undefined ? `Out at ${show(p.dish.pullC)}: ${out.what.toLowerCase()}` : null)
     // What begins by itself has been called as the end of what went before.
     const before = p.dish.steps.at(p.index - 1)
-    const told = before !== undefined && before.stands[1] <= 0 && (before.then !== undefined || p.dish.pullC !== undefined)
+    const told = before !== undefined && before.holds[1] <= 0 && (before.then !== undefined || p.dish.pullC !== undefined)
     const called = p.index > 0 && idle(step) && told && !idle(before)
-    const pan = step.ahead ? [call('pan', p.from - step.ahead, 'Heat the pan', null)] : []
+    const pan = step.setUp ? [call('pan', p.from - step.setUp, 'Heat the pan', null)] : []
     return [
       ...pan,
       ...(called ? [] : [call('on', p.from, step.what, p.by[0])]),
       ...(then ? [call('off', p.to, then, p.by[1] ?? p.by[0])] : [])
     ]
   })
-  const plate: Call[] = placed.length > 0 ? [{ id: 'plate', at: -PLATE_S, text: 'Plate up', dishId: null, by: null }] : []
+  const plate: PassCall[] = placed.length > 0 ? [{ id: 'plate', at: -PLATE_S, text: 'Plate up', dishId: null, by: null }] : []
   return [...lit, ...ovens, ...steps, ...plate].sort((a, b) => a.at - b.at)
 }
 

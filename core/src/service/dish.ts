@@ -16,11 +16,11 @@ export interface Step {
   readonly ovenC?: readonly [least: number, most: number]
   readonly seconds: number
   /** So long before it its tool is taken already: an empty pan grows hot, s. */
-  readonly ahead?: number
+  readonly setUp?: number
   /** How much of that keeps the cook's hands, at its beginning and before its end. */
   readonly hands: readonly [atFirst: number, atLast: number]
   /** How long it may wait for what comes next, or to be served: and is as good, and at all. */
-  readonly stands: readonly [well: number, most: number]
+  readonly holds: readonly [well: number, most: number]
 }
 
 export const DISH_KINDS = ['beef', 'side', 'sauce', 'own'] as const

@@ -40,18 +40,18 @@ function randomDinner(random: Randomness, dishes: number, mostSteps: number, uni
         tool: random.even() < 0.6 ? 'ring' : null,
         seconds: lasts * MIN,
         hands: [first * MIN, random.even() < 0.3 && first < lasts ? unit * MIN : 0],
-        stands: [well * MIN, (well + unit * (1 + upTo(4))) * MIN]
+        holds: [well * MIN, (well + unit * (1 + upTo(4))) * MIN]
       }
     })
   }))
   const jobs = all.flatMap((dish, d) =>
-    dish.steps.map(({ tool, seconds, hands, stands }, i): Job => ({
+    dish.steps.map(({ tool, seconds, hands, holds }, i): Job => ({
       dish: d,
       ring: tool === 'ring',
       lasts: seconds / MIN,
       hands: [hands[0] / MIN, hands[1] / MIN],
-      well: stands[0] / MIN,
-      most: stands[1] / MIN,
+      well: holds[0] / MIN,
+      most: holds[1] / MIN,
       lastOfDish: i === dish.steps.length - 1
     }))
   )
@@ -62,9 +62,9 @@ function randomDinner(random: Randomness, dishes: number, mostSteps: number, uni
 function costOf(jobs: readonly Job[], starts: readonly number[]): number {
   let cost = -Math.min(...starts) * EARLY
   for (const [i, job] of jobs.entries()) {
-    const stands = (job.lastOfDish ? 0 : starts[i + 1]) - starts[i] - job.lasts
-    if (stands > job.most + 0.02) return Infinity
-    cost += Math.max(0, (stands - job.well) / Math.max(1, job.most - job.well))
+    const held = (job.lastOfDish ? 0 : starts[i + 1]) - starts[i] - job.lasts
+    if (held > job.most + 0.02) return Infinity
+    cost += Math.max(0, (held - job.well) / Math.max(1, job.most - job.well))
   }
   return cost
 }
@@ -90,10 +90,10 @@ function allowed(jobs: readonly Job[], starts: readonly number[]): boolean {
   )
 }
 
-const laid = (dishes: readonly Dish[]): { starts: number[]; problems: number } => {
-  const { placed, problems } = schedule(dishes, KITCHEN)
+const laid = (dishes: readonly Dish[]): { starts: number[]; conflicts: number } => {
+  const { placed, conflicts } = schedule(dishes, KITCHEN)
   const starts = dishes.flatMap(d => d.steps.map((_, i) => placed.find(p => p.dish === d && p.index === i)!.from / MIN))
-  return { starts, problems: problems.length }
+  return { starts, conflicts: conflicts.length }
 }
 
 describe('of every start on a grid of five minutes, four steps of work', () => {
@@ -121,9 +121,9 @@ describe('of every start on a grid of five minutes, four steps of work', () => {
     for (let n = 0; n < 40; n++) {
       const { dishes, jobs } = randomDinner(random, 2, 2, 5)
       const exact = best(jobs)
-      const { starts, problems } = laid(dishes)
+      const { starts, conflicts } = laid(dishes)
       expect(allowed(jobs, starts)).toBe(true)
-      expect(problems > 0).toBe(costOf(jobs, starts) === Infinity)
+      expect(conflicts > 0).toBe(costOf(jobs, starts) === Infinity)
       if (exact === Infinity) continue
       compared++
       const gap = costOf(jobs, starts) - exact
@@ -199,11 +199,11 @@ describe('against an exact solver, a hundred dinners of three to five dishes', (
     for (let n = 0; n < 100; n++) {
       const { dishes, jobs } = randomDinner(random, 3 + (n % 3), 2, 1 + (n % 5))
       const solved = highs.solve(programme(jobs), { mip_rel_gap: 1e-6 })
-      const { starts, problems } = laid(dishes)
+      const { starts, conflicts } = laid(dishes)
       expect(allowed(jobs, starts)).toBe(true)
       if (solved.Status !== 'Optimal') {
         impossible++
-        expect(problems).toBeGreaterThan(0)
+        expect(conflicts).toBeGreaterThan(0)
         continue
       }
       const exact = jobs.map((_, i) => (solved.Columns[`s${i}`] as { Primal: number }).Primal)
@@ -213,7 +213,7 @@ describe('against an exact solver, a hundred dinners of three to five dishes', (
           exact.map(s => Math.round(s * 1e4) / 1e4)
         )
       ).toBe(true)
-      if (problems > 0) {
+      if (conflicts > 0) {
         missed++
         continue
       }

@@ -41,11 +41,11 @@ describe('the book of sides and sauces', () => {
         for (const step of dish.steps) {
           expect(step.seconds).toBeGreaterThan(0)
           expect(step.hands[0]).toBeLessThanOrEqual(step.seconds)
-          expect(step.stands[0]).toBeLessThanOrEqual(step.stands[1])
+          expect(step.holds[0]).toBeLessThanOrEqual(step.holds[1])
         }
-        expect(dish.steps.at(-1)!.stands[1]).toBeGreaterThan(2 * MIN)
+        expect(dish.steps.at(-1)!.holds[1]).toBeGreaterThan(2 * MIN)
         expect(
-          schedule([dish], kitchenOf({ serveAt: '', diners, cooks: 1, lines: [] }, galley)).problems.filter(
+          schedule([dish], kitchenOf({ serveAt: '', diners, cooks: 1, lines: [] }, galley)).conflicts.filter(
             p => p.kind !== 'before its pan'
           )
         ).toEqual([])
@@ -98,9 +98,9 @@ describe('a plan as a dish', () => {
       expect(tools.has('oven')).toBe(kind.includes('oven'))
       expect(tools.has('grill')).toBe(kind.includes('grill'))
       // A pan is hot before it is needed, first or last; once hot it needs no more.
-      expect(dish.steps.filter(s => (s.ahead ?? 0) > 60)).toHaveLength(tools.has('ring') ? 1 : 0)
+      expect(dish.steps.filter(s => (s.setUp ?? 0) > 60)).toHaveLength(tools.has('ring') ? 1 : 0)
       // What is seared goes on at once: nothing waits between the fire and the rest.
-      dish.steps.filter(s => s.tool === 'ring' || s.tool === 'grill').forEach(s => expect(s.stands[1]).toBe(0))
+      dish.steps.filter(s => s.tool === 'ring' || s.tool === 'grill').forEach(s => expect(s.holds[1]).toBe(0))
     }
   )
   it('with chips beside a slow oven the clash is told, with who is in the way; fried they fit', () => {
@@ -108,8 +108,8 @@ describe('a plan as a dish', () => {
     const kitchen = kitchenOf({ serveAt: '', diners: 4, cooks: 1, lines: [] }, galley)
     const side = (id: string) => dishOf('chips', recipeById(id)!, { diners: 4, ringW: 1500 })
     const clash = schedule([dish, side('oven-chips')], kitchen)
-    expect(clash.problems).toMatchObject([{ kind: 'stands too long', dish: { id: 'chips' }, because: [{ id: 'beef' }], forHands: false }])
-    expect(schedule([dish, side('fried-chips')], kitchen).problems).toEqual([])
+    expect(clash.conflicts).toMatchObject([{ kind: 'held too long', dish: { id: 'chips' }, because: [{ id: 'beef' }], forHands: false }])
+    expect(schedule([dish, side('fried-chips')], kitchen).conflicts).toEqual([])
   })
   it('the oven is called for what is in it, and the beef out by its core', () => {
     const { dish, plan } = dishFor('sear then oven')
@@ -131,7 +131,7 @@ describe('a ticket', () => {
   it('is laid out in the kitchen that there is: two settings of one oven are one oven, and what is not there is missed', () => {
     expect(kitchenOf(TICKET, galley).tools.oven).toHaveLength(1)
     expect(kitchenOf(TICKET, home).tools.ring).toHaveLength(2)
-    const { problems } = schedule(dishesOf(TICKET, onePan), kitchenOf(TICKET, onePan))
-    expect(problems).toMatchObject([{ kind: 'no tool', tool: 'oven', dish: { name: 'Dumplings' } }])
+    const { conflicts } = schedule(dishesOf(TICKET, onePan), kitchenOf(TICKET, onePan))
+    expect(conflicts).toMatchObject([{ kind: 'no tool', tool: 'oven', dish: { name: 'Dumplings' } }])
   })
 })

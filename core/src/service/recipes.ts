@@ -12,23 +12,22 @@ const HOUR = 60 * MIN
 const halfMinutes = (seconds: number): number => Math.round(seconds / 30) * 30
 
 /** Board work: longer for more, but not in step with it. */
-const atBoard = (what: string, forFour: number, { diners }: Scaling, stands: Step['stands']): Step => {
+const atBoard = (what: string, forFour: number, { diners }: Scaling, holds: Step['holds']): Step => {
   const seconds = halfMinutes(forFour * Math.sqrt(diners / 4))
-  return { what, tool: null, seconds, hands: [seconds, 0], stands }
+  return { what, tool: null, seconds, hands: [seconds, 0], holds }
 }
 /** Left to itself at the ring but for its beginning and end. */
-const simmer = (what: string, seconds: number, hands: Step['hands'], stands: Step['stands'], then?: string): Step => ({
+const simmer = (what: string, seconds: number, hands: Step['hands'], holds: Step['holds'], then?: string): Step => ({
   what,
   ...(then ? { then } : {}),
   tool: 'ring',
   seconds,
   hands,
-  stands
+  holds
 })
 /** At the ring, and nothing else meanwhile. */
-const over = (what: string, seconds: number, stands: Step['stands'], then?: string): Step =>
-  simmer(what, seconds, [seconds, 0], stands, then)
-const wait = (what: string, seconds: number, stands: Step['stands']): Step => ({ what, tool: null, seconds, hands: [0, 0], stands })
+const over = (what: string, seconds: number, holds: Step['holds'], then?: string): Step => simmer(what, seconds, [seconds, 0], holds, then)
+const wait = (what: string, seconds: number, holds: Step['holds']): Step => ({ what, tool: null, seconds, hands: [0, 0], holds })
 const water = (litres: number, { ringW }: Scaling): Step => {
   const seconds = halfMinutes(boilSeconds(litres, ringW))
   return simmer(`Bring {${litres.toFixed(1)} l} of salted water to the boil`, seconds, [30, 0], [0, 5 * MIN])
@@ -59,7 +58,7 @@ export const RECIPES: readonly Recipe[] = [
         ovenC: [180, 220],
         seconds: 40 * MIN,
         hands: [MIN, MIN],
-        stands: [8 * MIN, 20 * MIN]
+        holds: [8 * MIN, 20 * MIN]
       }
     ]
   },
@@ -80,7 +79,7 @@ export const RECIPES: readonly Recipe[] = [
         ovenC: [190, 215],
         seconds: 40 * MIN,
         hands: [MIN, MIN],
-        stands: [3 * MIN, 10 * MIN]
+        holds: [3 * MIN, 10 * MIN]
       }
     ]
   },
@@ -180,7 +179,7 @@ export const RECIPES: readonly Recipe[] = [
         tool: 'grill',
         seconds: 10 * MIN,
         hands: [10 * MIN, 0],
-        stands: [45 * MIN, 2 * HOUR]
+        holds: [45 * MIN, 2 * HOUR]
       }
     ]
   },
@@ -193,7 +192,7 @@ export const RECIPES: readonly Recipe[] = [
       { what: 'water', each: 110, unit: 'ml' }
     ],
     steps: s => [
-      { what: 'Rinse the rice and let it soak', tool: null, seconds: 40 * MIN, hands: [2 * MIN, 0], stands: [20 * MIN, HOUR] },
+      { what: 'Rinse the rice and let it soak', tool: null, seconds: 40 * MIN, hands: [2 * MIN, 0], holds: [20 * MIN, HOUR] },
       simmer(
         'Rice on, to the boil, then low under its lid',
         halfMinutes(boilSeconds(0.11 * s.diners, s.ringW)) + 10 * MIN,

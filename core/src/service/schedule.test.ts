@@ -12,7 +12,7 @@ const step = (what: string, minutes: number, rest: Partial<Step> = {}): Step => 
   tool: null,
   seconds: minutes * MIN,
   hands: [0, 0],
-  stands: [5 * MIN, 20 * MIN],
+  holds: [5 * MIN, 20 * MIN],
   ...rest
 })
 const dish = (id: string, ...steps: Step[]): Dish => ({ id, name: id, kind: 'side', steps })
@@ -25,44 +25,44 @@ describe('a service', () => {
       [-42 * MIN, -12 * MIN],
       [-12 * MIN, -PLATE_S]
     ])
-    expect(service.problems).toEqual([])
+    expect(service.conflicts).toEqual([])
   })
 
   it('three pots on two rings: one is done early, and it is the one that stands best', () => {
-    const pot = (id: string, most: number): Dish => dish(id, step('boil', 20, { tool: 'ring', stands: [2 * MIN, most * MIN] }))
+    const pot = (id: string, most: number): Dish => dish(id, step('boil', 20, { tool: 'ring', holds: [2 * MIN, most * MIN] }))
     const service = schedule([pot('greens', 4), pot('mash', 45), pot('sauce', 6)], GALLEY)
-    expect(service.problems).toEqual([])
+    expect(service.conflicts).toEqual([])
     expect(startOf(service, 'mash')).toBe(-42 * MIN)
     expect(startOf(service, 'greens')).toBe(-22 * MIN)
   })
 
   it('one pair of hands: what needs them is not at once; two pairs are sooner through', () => {
-    const chop = (id: string): Dish => dish(id, step('chop', 10, { hands: [10 * MIN, 0], stands: [60 * MIN, 120 * MIN] }))
+    const chop = (id: string): Dish => dish(id, step('chop', 10, { hands: [10 * MIN, 0], holds: [60 * MIN, 120 * MIN] }))
     expect(schedule([chop('a'), chop('b')], GALLEY).begins).toBe(-22 * MIN)
     expect(schedule([chop('a'), chop('b')], { ...GALLEY, cooks: 2 }).begins).toBe(-12 * MIN)
   })
 
   it('two trays share an oven where one setting suits both, and not where none does', () => {
     const tray = (id: string, ovenC: readonly [number, number]): Dish =>
-      dish(id, step('bake', 30, { tool: 'oven', ovenC, stands: [0, 5 * MIN] }))
-    expect(schedule([tray('chips', [190, 215]), tray('beef', [200, 200])], GALLEY).problems).toEqual([])
+      dish(id, step('bake', 30, { tool: 'oven', ovenC, holds: [0, 5 * MIN] }))
+    expect(schedule([tray('chips', [190, 215]), tray('beef', [200, 200])], GALLEY).conflicts).toEqual([])
     const apart = schedule([tray('chips', [190, 215]), tray('beef', [120, 120])], GALLEY)
-    expect(apart.problems).toHaveLength(1)
-    const [problem] = apart.problems
-    expect(problem.kind).toBe('stands too long')
+    expect(apart.conflicts).toHaveLength(1)
+    const [conflict] = apart.conflicts
+    expect(conflict.kind).toBe('held too long')
     // Half an hour of the other, and the oven's own time to change.
-    expect(problem.kind === 'stands too long' && problem.stands).toBe(PLATE_S + 30 * MIN + RESET_OVEN_S)
-    expect(problem.kind === 'stands too long' && problem.because.map(d => d.id)).toEqual([problem.dish.id === 'chips' ? 'beef' : 'chips'])
+    expect(conflict.kind === 'held too long' && conflict.held).toBe(PLATE_S + 30 * MIN + RESET_OVEN_S)
+    expect(conflict.kind === 'held too long' && conflict.because.map(d => d.id)).toEqual([conflict.dish.id === 'chips' ? 'beef' : 'chips'])
   })
 
   it('of two ovens each is called by its name', () => {
     const tray = (id: string, ovenC: readonly [number, number]): Dish =>
-      dish(id, step('bake', 30, { tool: 'oven', ovenC, stands: [0, 5 * MIN] }))
+      dish(id, step('bake', 30, { tool: 'oven', ovenC, holds: [0, 5 * MIN] }))
     const service = schedule([tray('chips', [190, 215]), tray('beef', [120, 120])], {
       ...GALLEY,
       tools: { ...GALLEY.tools, oven: ['upper', 'lower'] }
     })
-    expect(service.problems).toEqual([])
+    expect(service.conflicts).toEqual([])
     const set = callsOf(service).filter(c => c.text.includes('Set'))
     expect(new Set(set.map(c => c.text.match(/“(.*)”/)?.[1]))).toEqual(new Set(['upper', 'lower']))
   })
@@ -70,8 +70,8 @@ describe('a service', () => {
   it('what must follow at once follows at once, though the ring would be free later', () => {
     const seared = dish(
       'beef',
-      step('heat', 4, { tool: 'ring', stands: [0, 0] }),
-      step('sear', 6, { tool: 'ring', stands: [0, 0] }),
+      step('heat', 4, { tool: 'ring', holds: [0, 0] }),
+      step('sear', 6, { tool: 'ring', holds: [0, 0] }),
       step('rest', 5)
     )
     const service = schedule(
@@ -85,23 +85,18 @@ describe('a service', () => {
 
   it('a sauce in the beef’s pan waits for the pan, and the beef rests the longer for it', () => {
     const beef: Dish = {
-      ...dish(
-        'beef',
-        step('sear', 10, { tool: 'ring', stands: [0, 0] }),
-        step('rest', 4, { stands: [2 * MIN, 12 * MIN] }),
-        step('carve', 3)
-      ),
+      ...dish('beef', step('sear', 10, { tool: 'ring', holds: [0, 0] }), step('rest', 4, { holds: [2 * MIN, 12 * MIN] }), step('carve', 3)),
       kind: 'beef'
     }
     const sauce: Dish = { ...dish('sauce', step('reduce', 9, { tool: 'ring' })), inItsPan: true }
     const service = schedule([beef, sauce], GALLEY)
-    expect(service.problems).toEqual([])
+    expect(service.conflicts).toEqual([])
     expect(startOf(service, 'sauce')).toBeGreaterThanOrEqual(startOf(service, 'beef') + 10 * MIN)
   })
 
   it('without the tool a dish is told, and the rest is laid all the same', () => {
     const service = schedule([dish('egg', step('hold', 60, { tool: 'bath' })), dish('salad', step('dress', 2))], GALLEY)
-    expect(service.problems).toMatchObject([{ kind: 'no tool', tool: 'bath' }])
+    expect(service.conflicts).toMatchObject([{ kind: 'no tool', tool: 'bath' }])
     expect(service.placed.map(p => p.dish.id)).toEqual(['salad'])
   })
 })
@@ -111,7 +106,7 @@ const anyStep = fc.record({
   tool: fc.constantFrom(null, 'ring' as const, 'oven' as const, 'grill' as const),
   seconds: fc.integer({ min: 1, max: 60 }).map(m => m * MIN),
   hands: fc.tuple(fc.integer({ min: 0, max: 600 }), fc.integer({ min: 0, max: 120 })),
-  stands: fc.tuple(fc.constantFrom(0, 120, 600), fc.constantFrom(0, 600, 3600)).map(([a, b]) => [Math.min(a, b), b] as const),
+  holds: fc.tuple(fc.constantFrom(0, 120, 600), fc.constantFrom(0, 600, 3600)).map(([a, b]) => [Math.min(a, b), b] as const),
   low: fc.integer({ min: 100, max: 220 })
 })
 const anyDishes = fc
@@ -138,15 +133,15 @@ describe('whatever is on the ticket', () => {
   it('nothing and nobody is in two places, every dish goes forward in its own order, and all is done before the plates', () => {
     fc.assert(
       fc.property(anyDishes, fc.integer({ min: 1, max: 2 }), (dishes, cooks) => {
-        const { placed, problems } = schedule(dishes, { ...GALLEY, cooks })
+        const { placed, conflicts } = schedule(dishes, { ...GALLEY, cooks })
         expect(placed).toHaveLength(dishes.reduce((sum, d) => sum + d.steps.length, 0))
         for (const d of dishes) {
           const own = placed.filter(p => p.dish === d).sort((a, b) => a.index - b.index)
           own.forEach((p, i) => {
             expect(p.to - p.from).toBeCloseTo(d.steps[p.index].seconds, 6)
             expect(p.to).toBeLessThanOrEqual((i + 1 < own.length ? own[i + 1].from : -PLATE_S) + 1e-6)
-            const told = problems.some(q => q.kind === 'stands too long' && q.dish === d && q.step === d.steps[p.index])
-            expect(told).toBe(p.stands > d.steps[p.index].stands[1] + 1)
+            const told = conflicts.some(q => q.kind === 'held too long' && q.dish === d && q.step === d.steps[p.index])
+            expect(told).toBe(p.held > d.steps[p.index].holds[1] + 1)
           })
         }
         for (const name of [...GALLEY.tools.ring, ...GALLEY.tools.grill])

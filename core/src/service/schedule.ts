@@ -5,7 +5,7 @@
  */
 import { Randomness } from '#core/numerics/random'
 import { PLATE_S, TOOLS, type Dish, type Kitchen, type Step, type Tool } from './dish'
-import { Lane, type Taken } from './lane'
+import { Resource, type Taken } from './resource'
 
 export interface Placed {
   readonly dish: Dish
@@ -18,19 +18,19 @@ export interface Placed {
   /** Whose hands, from 0: at the beginning and at the end. */
   readonly by: readonly [number | null, number | null]
   /** Until what comes next begins, or it is served. */
-  readonly stands: number
+  readonly held: number
 }
 
-export type Problem =
+export type Conflict =
   | { readonly kind: 'no tool'; readonly dish: Dish; readonly tool: Tool }
-  | StandsTooLong
+  | HeldTooLong
   | { readonly kind: 'before its pan'; readonly dish: Dish; readonly earlyS: number }
 
-export interface StandsTooLong {
-  readonly kind: 'stands too long'
+export interface HeldTooLong {
+  readonly kind: 'held too long'
   readonly dish: Dish
   readonly step: Step
-  readonly stands: number
+  readonly held: number
   /** Without one of these it need not. */
   readonly because: readonly Dish[]
   /** Nor with one cook more. */
@@ -40,7 +40,7 @@ export interface StandsTooLong {
 export interface Service {
   /** In the order in which they begin. */
   readonly placed: readonly Placed[]
-  readonly problems: readonly Problem[]
+  readonly conflicts: readonly Conflict[]
   /** When the first begins. */
   readonly begins: number
 }
@@ -59,11 +59,11 @@ export function schedule(dishes: readonly Dish[], kitchen: Kitchen): Service {
     if (laid.cost < least - 1e-9) [best, order, least] = [laid, [...tried], laid.cost]
     return laid.cost
   }
-  if (dishes.length <= ALL_ORDERS_TO) for (const tried of orders(dishes)) consider(tried)
-  else climb(dishes, consider)
+  if (dishes.length <= ALL_ORDERS_TO) for (const tried of permutations(dishes)) consider(tried)
+  else swapPairs(dishes, consider)
   const placed = [...best.placed].sort((a, b) => a.from - b.from || a.to - b.to)
-  const problems = best.problems.map(p => (p.kind === 'stands too long' ? { ...p, ...causesOf(p, order, kitchen) } : p))
-  return { placed, problems, begins: Math.min(0, ...placed.map(beginsAt)) }
+  const conflicts = best.conflicts.map(p => (p.kind === 'held too long' ? { ...p, ...causesOf(p, order, kitchen) } : p))
+  return { placed, conflicts, begins: Math.min(0, ...placed.map(beginsAt)) }
 }
 
 /** Shares of what the beef may wait after its rest. */
@@ -77,13 +77,13 @@ const HOPELESS = 60
  */
 function layBest(order: readonly Dish[], kitchen: Kitchen, least = Infinity): Laid {
   const laid = lay(order, kitchen, 0)
-  if (laid.problems.length === 0 || laid.cost > least + HOPELESS || !order.some(d => d.kind === 'beef')) return laid
+  if (laid.conflicts.length === 0 || laid.cost > least + HOPELESS || !order.some(d => d.kind === 'beef')) return laid
   return LONGER_RESTS.map(wait => lay(order, kitchen, wait)).reduce((a, b) => (b.cost < a.cost - 1e-9 ? b : a), laid)
 }
 
 /** Without which of the others it would not stand so long, and whether it would with more hands. */
-function causesOf({ dish }: StandsTooLong, order: readonly Dish[], kitchen: Kitchen): Pick<StandsTooLong, 'because' | 'forHands'> {
-  const stillIn = ({ problems }: Laid): boolean => problems.some(p => p.kind === 'stands too long' && p.dish === dish)
+function causesOf({ dish }: HeldTooLong, order: readonly Dish[], kitchen: Kitchen): Pick<HeldTooLong, 'because' | 'forHands'> {
+  const stillIn = ({ conflicts }: Laid): boolean => conflicts.some(p => p.kind === 'held too long' && p.dish === dish)
   const without = (other: Dish): readonly Dish[] => order.filter(d => d !== other)
   return {
     because: without(dish).filter(other => !stillIn(layBest(without(other), kitchen))),
@@ -92,7 +92,7 @@ function causesOf({ dish }: StandsTooLong, order: readonly Dish[], kitchen: Kitc
 }
 
 /** Swaps of two, for as long as one helps; the beef chooses first in the first of the beginnings. */
-function climb(dishes: readonly Dish[], consider: (order: readonly Dish[]) => number): void {
+function swapPairs(dishes: readonly Dish[], consider: (order: readonly Dish[]) => number): void {
   const random = new Randomness(SEED)
   const weight = (d: Dish): number =>
     (d.kind === 'beef' ? 1e6 : 0) + d.steps.reduce((sum, s) => sum + s.hands[0] + s.hands[1] + s.seconds, 0)
@@ -121,49 +121,50 @@ function climb(dishes: readonly Dish[], consider: (order: readonly Dish[]) => nu
   }
 }
 
-function* orders<T>(items: readonly T[]): Generator<readonly T[]> {
+function* permutations<T>(items: readonly T[]): Generator<readonly T[]> {
   if (items.length <= 1) {
     yield items
     return
   }
-  for (let i = 0; i < items.length; i++) for (const rest of orders([...items.slice(0, i), ...items.slice(i + 1)])) yield [items[i], ...rest]
+  for (let i = 0; i < items.length; i++)
+    for (const rest of permutations([...items.slice(0, i), ...items.slice(i + 1)])) yield [items[i], ...rest]
 }
 
 interface Laid {
   readonly placed: readonly Placed[]
-  readonly problems: readonly Problem[]
+  readonly conflicts: readonly Conflict[]
   readonly cost: number
 }
 
 /** Lays the dishes one after the other; who is first has the freest choice. */
 function lay(order: readonly Dish[], kitchen: Kitchen, wait: number): Laid {
-  const lanes = {
-    ring: kitchen.tools.ring.map(name => new Lane(name)),
-    oven: kitchen.tools.oven.map(Lane.oven),
-    grill: kitchen.tools.grill.map(name => new Lane(name)),
-    bath: kitchen.tools.bath.map(name => new Lane(name))
+  const resources = {
+    ring: kitchen.tools.ring.map(name => new Resource(name)),
+    oven: kitchen.tools.oven.map(Resource.oven),
+    grill: kitchen.tools.grill.map(name => new Resource(name)),
+    bath: kitchen.tools.bath.map(name => new Resource(name))
   }
-  const hands = Array.from({ length: kitchen.cooks }, (_, i) => new Lane(String(i)))
+  const hands = Array.from({ length: kitchen.cooks }, (_, i) => new Resource(String(i)))
   hands.at(0)?.take({ from: -PLATE_S, to: 0 })
-  const problems: Problem[] = []
+  const conflicts: Conflict[] = []
   const placed: Placed[] = []
   for (const dish of order) {
-    const missing = TOOLS.find(tool => lanes[tool].length === 0 && dish.steps.some(s => s.tool === tool))
-    if (missing) problems.push({ kind: 'no tool', dish, tool: missing })
-    else placed.push(...layDish(dish, lanes, hands, wait))
+    const missing = TOOLS.find(tool => resources[tool].length === 0 && dish.steps.some(s => s.tool === tool))
+    if (missing) conflicts.push({ kind: 'no tool', dish, tool: missing })
+    else placed.push(...layDish(dish, resources, hands, wait))
   }
-  problems.push(...placed.flatMap(standsTooLong), ...beforeItsPan(placed))
-  return { placed, problems, cost: costOf(placed, problems) }
+  conflicts.push(...placed.flatMap(heldTooLong), ...beforeItsPan(placed))
+  return { placed, conflicts, cost: costOf(placed, conflicts) }
 }
 
 /** @param wait share of what the beef may wait that it waits at least */
-function layDish(dish: Dish, lanes: Record<Tool, Lane[]>, hands: readonly Lane[], wait: number): Placed[] {
+function layDish(dish: Dish, resources: Record<Tool, Resource[]>, hands: readonly Resource[], wait: number): Placed[] {
   const placed: Placed[] = []
   let until = 0
   for (const block of blocksOf(dish.steps).reverse()) {
-    const wants = wantsOf(block, lanes, hands)
+    const wants = wantsOf(block, resources, hands)
     const length = block.reduce((sum, b) => sum + b.step.seconds, 0)
-    const longest = block[block.length - 1].step.stands[1]
+    const longest = block[block.length - 1].step.holds[1]
     const waits = placed.length === 0 ? PLATE_S : dish.kind === 'beef' ? wait * Math.min(longest, LONG_WAIT) : 0
     const start = latestFor(wants, until - waits - length)
     const found = wants.map(want => take(want, start))
@@ -182,7 +183,7 @@ function layDish(dish: Dish, lanes: Record<Tool, Lane[]>, hands: readonly Lane[]
         to,
         on: on < 0 ? null : found[on].name,
         by: [who('first'), who('last')],
-        stands: i < block.length - 1 ? 0 : until - to
+        held: i < block.length - 1 ? 0 : until - to
       })
       from = to
     })
@@ -206,14 +207,14 @@ function blocksOf(steps: readonly Step[]): Block[][] {
   steps.forEach((step, index) => {
     if (open) blocks[blocks.length - 1].push({ step, index })
     else blocks.push([{ step, index }])
-    open = step.stands[1] <= 0
+    open = step.holds[1] <= 0
   })
   return blocks
 }
 
 /** Something that a block takes, from so long after its beginning. */
 interface Want {
-  readonly among: readonly Lane[]
+  readonly among: readonly Resource[]
   readonly after: number
   readonly seconds: number
   readonly ovenC?: Taken['ovenC']
@@ -222,20 +223,20 @@ interface Want {
   readonly of: ReadonlySet<number>
 }
 
-function wantsOf(block: readonly Block[], lanes: Record<Tool, Lane[]>, hands: readonly Lane[]): Want[] {
+function wantsOf(block: readonly Block[], resources: Record<Tool, Resource[]>, hands: readonly Resource[]): Want[] {
   const wants: Want[] = []
   let after = 0
   for (const { step, index } of block) {
-    const { tool, seconds, ovenC, ahead = 0 } = step
+    const { tool, seconds, ovenC, setUp = 0 } = step
     const before = wants.findIndex(w => w.part === 'tool' && w.of.has(index - 1))
     if (tool !== null && before >= 0 && block.find(b => b.index === index - 1)?.step.tool === tool && !ovenC) {
       const w = wants[before]
       wants[before] = { ...w, seconds: w.seconds + seconds, of: new Set([...w.of, index]) }
     } else if (tool !== null) {
       wants.push({
-        among: lanes[tool],
-        after: after - ahead,
-        seconds: seconds + ahead,
+        among: resources[tool],
+        after: after - setUp,
+        seconds: seconds + setUp,
         ...(ovenC ? { ovenC } : {}),
         part: 'tool',
         of: new Set([index])
@@ -252,32 +253,33 @@ function wantsOf(block: readonly Block[], lanes: Record<Tool, Lane[]>, hands: re
   return wants
 }
 
-const latestOf = ({ after, seconds, ovenC }: Want, lane: Lane, start: number): number => lane.latest(start + after, seconds, ovenC) - after
+const latestOf = ({ after, seconds, ovenC }: Want, resource: Resource, start: number): number =>
+  resource.latest(start + after, seconds, ovenC) - after
 
 /** The latest start at which all of it is to be had. */
 function latestFor(wants: readonly Want[], start: number): number {
   let found = start
   for (;;) {
-    const earliest = Math.min(found, ...wants.map(w => Math.max(...w.among.map(lane => latestOf(w, lane, found)))))
+    const earliest = Math.min(found, ...wants.map(w => Math.max(...w.among.map(resource => latestOf(w, resource, found)))))
     if (earliest >= found) return found
     found = earliest
   }
 }
 
-function take(want: Want, start: number): Lane {
-  const lane = want.among.find(l => latestOf(want, l, start) >= start) ?? want.among[0]
+function take(want: Want, start: number): Resource {
+  const resource = want.among.find(r => latestOf(want, r, start) >= start) ?? want.among[0]
   const from = start + want.after
-  lane.take({ from, to: from + want.seconds, ...(want.ovenC ? { ovenC: want.ovenC } : {}) })
-  return lane
+  resource.take({ from, to: from + want.seconds, ...(want.ovenC ? { ovenC: want.ovenC } : {}) })
+  return resource
 }
 
-function standsTooLong({ dish, index, stands }: Placed): Problem[] {
+function heldTooLong({ dish, index, held }: Placed): Conflict[] {
   const step = dish.steps[index]
-  return stands > step.stands[1] + 1 ? [{ kind: 'stands too long', dish, step, stands, because: [], forHands: false }] : []
+  return held > step.holds[1] + 1 ? [{ kind: 'held too long', dish, step, held, because: [], forHands: false }] : []
 }
 
 /** A sauce in the beef's pan begins on its ring when a piece has left one. */
-function beforeItsPan(placed: readonly Placed[]): Problem[] {
+function beforeItsPan(placed: readonly Placed[]): Conflict[] {
   const left = placed.filter(p => p.dish.kind === 'beef' && p.dish.steps[p.index].tool === 'ring').map(p => p.to)
   if (left.length === 0) return []
   const free = Math.min(...left)
@@ -290,21 +292,21 @@ function beforeItsPan(placed: readonly Placed[]): Problem[] {
 }
 
 /** Its pan and all. */
-export const beginsAt = ({ dish, index, from }: Placed): number => from - (dish.steps[index].ahead ?? 0)
+export const beginsAt = ({ dish, index, from }: Placed): number => from - (dish.steps[index].setUp ?? 0)
 
 const BEEF_COUNTS = 3
-const PROBLEM = 10
+const CONFLICT = 10
 
 /** Standing costs nothing while it is as good, up to 1 at the most it may, and much beyond; to begin early costs a little. */
-function costOf(placed: readonly Placed[], problems: readonly Problem[]): number {
-  const standing = placed.reduce((sum, { dish, index, stands }) => {
-    const [well, most] = dish.steps[index].stands
-    const share = stands <= well ? 0 : Math.min(1, (stands - well) / Math.max(60, most - well))
+function costOf(placed: readonly Placed[], conflicts: readonly Conflict[]): number {
+  const standing = placed.reduce((sum, { dish, index, held }) => {
+    const [well, most] = dish.steps[index].holds
+    const share = held <= well ? 0 : Math.min(1, (held - well) / Math.max(60, most - well))
     return sum + share * (dish.kind === 'beef' ? BEEF_COUNTS : 1)
   }, 0)
-  const beyond = problems.reduce((sum, p) => {
-    const over = p.kind === 'stands too long' ? p.stands - p.step.stands[1] : p.kind === 'before its pan' ? p.earlyS : 3600
-    return sum + (PROBLEM + over / 60) * (p.dish.kind === 'beef' ? BEEF_COUNTS : 1)
+  const beyond = conflicts.reduce((sum, p) => {
+    const over = p.kind === 'held too long' ? p.held - p.step.holds[1] : p.kind === 'before its pan' ? p.earlyS : 3600
+    return sum + (CONFLICT + over / 60) * (p.dish.kind === 'beef' ? BEEF_COUNTS : 1)
   }, 0)
   const begins = Math.min(0, ...placed.map(beginsAt))
   return standing + beyond - begins / 36000

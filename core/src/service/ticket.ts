@@ -55,7 +55,7 @@ interface Own {
 export function ownDish(id: string, name: string, { tool, seconds, busy, ovenC }: Own): Dish {
   const within = tool === 'oven' ? { ovenC: [ovenC - OWN_WITHIN, ovenC + OWN_WITHIN] as const } : {}
   const hands = busy ? ([seconds, 0] as const) : ([60, 60] as const)
-  return { id, name, kind: 'own', steps: [{ what: name, tool, ...within, seconds, hands, stands: [10 * 60, 30 * 60] }] }
+  return { id, name, kind: 'own', steps: [{ what: name, tool, ...within, seconds, hands, holds: [10 * 60, 30 * 60] }] }
 }
 /** Most things in an oven do as well a little hotter or cooler, K. */
 const OWN_WITHIN = 10

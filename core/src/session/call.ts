@@ -5,7 +5,7 @@
 import type { UnderWay } from '#core/estimate/underWay'
 import { cutById } from '#core/meat/cuts'
 import { pieceName } from '#core/meat/piece'
-import type { Phase as Stage } from '#core/method/method'
+import type { Phase } from '#core/method/method'
 import type { Percentiles } from '#core/numerics/statistics'
 import type { Mark, Plan } from '#core/plan/plan'
 import { capital, showDuration, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
@@ -47,7 +47,7 @@ const PAN: Place = {
   lit: 'Ring is lit'
 }
 const GRILL = { light: 'Light the grill', lit: 'It is lit' }
-const PLACES: Record<Stage, Place> = {
+const PLACES: Record<Phase, Place> = {
   sear: PAN,
   'fat edge': PAN,
   rewarm: PAN,
@@ -67,7 +67,7 @@ const PLACES: Record<Stage, Place> = {
 }
 
 /** What is done to what is lit first. */
-export const lighting = (leads: Stage): string => PLACES[leads].light
+export const lighting = (leads: Phase): string => PLACES[leads].light
 
 /** What the settings hold, as far as the method has them. */
 interface Set {
@@ -136,7 +136,7 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
       return { says: 'Carve', done: 'Carved', advice: restAdvice(forecast, request.target.coreC, set, system) }
   }
 }
-const IN_A_BAG: ReadonlySet<Stage> = new Set<Stage>(['bath', 'pot'])
+const IN_A_BAG: ReadonlySet<Phase> = new Set<Phase>(['bath', 'pot'])
 
 /** How hot, by when, and what else has to be begun now. */
 function lightAdvice({ progress, forecast: { marks }, request }: Stand, set: Set, system: UnitSystem): string {
@@ -151,10 +151,10 @@ function lightAdvice({ progress, forecast: { marks }, request }: Stand, set: Set
   return `${hot}, ready in about ${long(preheats.first)}.${also.join('')}`
 }
 /** Lit when their turn comes, or not at all. */
-const NOT_LIT: ReadonlySet<Stage> = new Set<Stage>(['sear', 'fat edge', 'rewarm', 'cool', 'rest'])
+const NOT_LIT: ReadonlySet<Phase> = new Set<Phase>(['sear', 'fat edge', 'rewarm', 'cool', 'rest'])
 
 /** A bag stays shut: there it goes by the clock. */
-function outAdvice(from: Stage, { overshoot, peak, pull }: UnderWay, system: UnitSystem): string {
+function outAdvice(from: Phase, { overshoot, peak, pull }: UnderWay, system: UnitSystem): string {
   const degrees = degreesIn(system)
   if (overshoot) return `It will peak at ${degrees(peak.core)} whatever you do. Take it off now.`
   return IN_A_BAG.has(from)
@@ -173,7 +173,7 @@ function restAdvice({ peak }: Pick<Plan, 'peak'>, targetC: number, { rewarmS = 0
   return cover === 'loose foil' ? 'Foil laid over, not tucked in.' : 'Leave it alone. Across the grain when you cut.'
 }
 
-function heatOf(stage: Stage, set: Set, system: UnitSystem): string {
+function heatOf(stage: Phase, set: Set, system: UnitSystem): string {
   const degrees = degreesIn(system)
   switch (stage) {
     case 'oven':
@@ -191,7 +191,7 @@ function heatOf(stage: Stage, set: Set, system: UnitSystem): string {
   }
 }
 
-function stayAdvice(stage: Stage, set: Set, system: UnitSystem): string {
+function stayAdvice(stage: Phase, set: Set, system: UnitSystem): string {
   const hot = heatOf(stage, set, system)
   switch (stage) {
     case 'oven':
@@ -209,7 +209,7 @@ function stayAdvice(stage: Stage, set: Set, system: UnitSystem): string {
   }
 }
 
-function moveAdvice(from: Stage, to: Stage, set: Set, system: UnitSystem): string {
+function moveAdvice(from: Phase, to: Phase, set: Set, system: UnitSystem): string {
   const wet = IN_A_BAG.has(from) || from === 'cool'
   return to === 'sear' && wet ? 'Out of the bag and dried, all round: wet it boils before it browns.' : stayAdvice(to, set, system)
 }

@@ -6,7 +6,7 @@ import type { Happened, Spent } from '#core/estimate/underWay'
 import { otherDown, type Down } from '#core/method/timeline'
 import { standing, type CookEvent, type EventKind } from './events'
 
-export type Phase = 'ready' | 'heating' | 'on the heat' | 'lifted' | 'resting' | 'carved'
+export type CookPhase = 'ready' | 'heating' | 'on the heat' | 'lifted' | 'resting' | 'carved'
 
 export interface Reading {
   /** s since the piece was laid in. */
@@ -15,7 +15,7 @@ export interface Reading {
 }
 
 export interface Progress {
-  readonly phase: Phase
+  readonly phase: CookPhase
   /** Epoch ms. */
   readonly litAt: number | null
   readonly laidAt: number | null
@@ -32,9 +32,9 @@ export interface Progress {
 }
 
 /** A ring is lit for a later stage too, and the piece stays where it is. */
-const phaseAfter = (before: Phase, { kind }: CookEvent): Phase =>
+const phaseAfter = (before: CookPhase, { kind }: CookEvent): CookPhase =>
   kind === 'lit' && before !== 'ready' ? before : (PHASE_AFTER[kind] ?? before)
-const PHASE_AFTER: Partial<Record<EventKind, Phase>> = {
+const PHASE_AFTER: Partial<Record<EventKind, CookPhase>> = {
   lit: 'heating',
   laid: 'on the heat',
   turned: 'on the heat',
@@ -47,7 +47,7 @@ const PHASE_AFTER: Partial<Record<EventKind, Phase>> = {
 }
 
 /** What may be said in each phase. */
-export const ALLOWED: Record<Phase, readonly EventKind[]> = {
+export const ALLOWED: Record<CookPhase, readonly EventKind[]> = {
   ready: ['lit', 'laid'],
   heating: ['lit', 'laid'],
   'on the heat': ['lit', 'turned', 'edged', 'moved', 'lifted', 'pulled', 'reading'],
@@ -60,7 +60,7 @@ export function progressOf(events: readonly CookEvent[]): Progress {
   const stand = standing(events)
   const when = (kind: EventKind): number | null => stand.find(e => e.kind === kind)?.at ?? null
   const laidAt = when('laid')
-  const phase = stand.reduce<Phase>(phaseAfter, 'ready')
+  const phase = stand.reduce<CookPhase>(phaseAfter, 'ready')
   const firstPull = stand.findIndex(e => e.kind === 'pulled')
   const off = phase === 'resting' || phase === 'carved'
   return {

@@ -1,7 +1,7 @@
 /** How long what a cook needs takes to be hot, and what is lit when. Seconds. */
 import { preheatSeconds } from '#core/kit/pan'
 import { WARM_UP_S } from '#core/kit/warmUp'
-import type { Phase as Stage } from '#core/method/method'
+import type { Phase } from '#core/method/method'
 import type { Mark } from '#core/plan/plan'
 import type { PlanRequest } from '#core/request/request'
 import { settingsOf } from '#core/request/setup'
@@ -9,9 +9,9 @@ import { settingsOf } from '#core/request/setup'
 /** A pan that its ring only just brings to its heat. */
 const PAN_S = 4 * 60
 
-export const IN_THE_PAN: ReadonlySet<Stage> = new Set<Stage>(['sear', 'fat edge', 'rewarm'])
+export const IN_THE_PAN: ReadonlySet<Phase> = new Set<Phase>(['sear', 'fat edge', 'rewarm'])
 
-function warmUp(stage: Stage, { kit }: PlanRequest, panS: number): number {
+function warmUp(stage: Phase, { kit }: PlanRequest, panS: number): number {
   switch (stage) {
     case 'sear':
     case 'fat edge':
@@ -41,7 +41,7 @@ export const panHotAfter = (request: Pick<PlanRequest, 'kit' | 'room' | 'target'
 
 export interface Preheats {
   /** What is lit first. */
-  readonly leads: Stage
+  readonly leads: Phase
   /** From then until the piece may be laid in, s: so long that what comes later is ready in time too. */
   readonly first: number
   /** The pan's own, s. */

@@ -1,6 +1,6 @@
 /** How sure a plan is, and what probe readings make of it: many draws at once, for whoever can wait a second. */
 import { believe, drawMembers } from '#core/estimate/ensemble'
-import type { Reading } from '#core/estimate/prior'
+import type { Observation } from '#core/estimate/prior'
 import { spreadOf, type Spread } from '#core/estimate/spread'
 import { trialOf } from '#core/estimate/trial'
 import type { Percentiles } from '#core/numerics/statistics'
@@ -19,7 +19,7 @@ export interface Belief {
 const MEMBERS = 200
 const SEED = 20261
 
-export function belief(request: PlanRequest, plan: Plan, readings: readonly Reading[]): Belief {
+export function belief(request: PlanRequest, plan: Plan, readings: readonly Observation[]): Belief {
   const { method, setup } = setupOf(request)
   const members = drawMembers(trialOf(method, setup, plan), MEMBERS, SEED)
   return {

@@ -1,7 +1,7 @@
 /** A cook under way: what is to come, by what has happened and what the probe said. */
 import { assimilateUnderWay, planUnderWay, type Happened, type UnderWay } from '#core/estimate/underWay'
 import type { Assimilated } from '#core/estimate/assimilate'
-import type { Reading } from '#core/estimate/prior'
+import type { Observation } from '#core/estimate/prior'
 import type { PlanRequest } from '#core/request/request'
 import { setupOf } from '#core/request/setup'
 import { orRefused, type Refused } from './plan'
@@ -12,7 +12,7 @@ export interface ForecastQuestion {
   readonly freeS: number
   readonly happened: Happened
   /** What was read on the heat, and what had happened by the last of it. */
-  readonly readings: readonly Reading[]
+  readonly readings: readonly Observation[]
   readonly byLastReading: Happened
 }
 

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { spreadOf } from '#core/estimate/spread'
 import type { Settings } from '#core/method/dials'
 import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
-import { asked, planned, type Planned } from '#core/plan/planned.fixture'
+import { asked, planned, type PlannedCase } from '#core/plan/planned.fixture'
 import type { UnitSystem } from '#core/quantity/units'
 import { mayBeLate } from '#core/plan/plan'
 import { scaleOf } from '#core/doneness/scale'
@@ -11,11 +11,11 @@ import { callSheet, type CallLine } from './callSheet'
 import { phaseName, shortName } from './phases'
 
 const plain = (text: string): string => text.replaceAll('\u00a0', ' ')
-const made = (kind: MethodKind, settings: Settings = {}, piece: Parameters<typeof asked>[2] = {}): Planned =>
+const made = (kind: MethodKind, settings: Settings = {}, piece: Parameters<typeof asked>[2] = {}): PlannedCase =>
   planned(asked(kind, settings, piece))
-const sheet = ({ request, plan, method, setup }: Planned, system: UnitSystem = 'metric', sure = false): CallLine[] =>
+const sheet = ({ request, plan, method, setup }: PlannedCase, system: UnitSystem = 'metric', sure = false): CallLine[] =>
   callSheet(request, plan, mayBeLate(plan, scaleOf(request.target)), sure ? spreadOf(method, setup, plan) : null, system)
-const shown = (of: Planned): Record<string, string> =>
+const shown = (of: PlannedCase): Record<string, string> =>
   Object.fromEntries(sheet(of).map(l => [plain(l.label), plain(`${l.shown.figure} ${l.shown.unit}`)]))
 
 describe('the call sheet', () => {

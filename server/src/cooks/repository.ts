@@ -3,9 +3,8 @@
  * write may come twice: a client that lost its connection sends again.
  */
 import type { Knex } from 'knex'
-import { progressOf, type Phase } from '#core/session/progress'
 import type { CookEvent } from '#core/session/events'
-import { seenOf, type CookRecord, type Outcome, type Seen } from '#core/book/record'
+import { summaryOf, type CookRecord, type CookSummary, type Outcome } from '#core/book/record'
 import type { NewCook } from '#core/book/cookSchema'
 
 interface CookRow {
@@ -26,18 +25,6 @@ interface EventRow {
   entered: number
   core_c: number | null
   undoes: string | null
-}
-
-/** A cook as it stands in the list. */
-export interface CookSummary {
-  readonly id: string
-  readonly title: string
-  readonly createdAt: number
-  readonly phase: Phase
-  readonly request: CookRecord['request']
-  readonly outcome: Outcome
-  readonly planned: Pick<CookRecord['planned'], 'pullS' | 'pullC' | 'peakC'>
-  readonly seen: Seen
 }
 
 export class CookRepository {
@@ -109,19 +96,7 @@ export class CookRepository {
       const pattern = `%${word.replace(/[\\%_]/g, c => `\\${c}`)}%`
       void query.andWhereRaw(`lower(title || ' ' || notes || ' ' || request) LIKE ? ESCAPE '\\'`, [pattern])
     }
-    return (await withEvents(this.db, await query)).map(record => {
-      const { pullS, pullC, peakC } = record.planned
-      return {
-        id: record.id,
-        title: record.title,
-        createdAt: record.createdAt,
-        phase: progressOf(record.events).phase,
-        request: record.request,
-        outcome: record.outcome,
-        planned: { pullS, pullC, peakC },
-        seen: seenOf(record)
-      }
-    })
+    return (await withEvents(this.db, await query)).map(summaryOf)
   }
 
   /** The newest finished cooks in which something was read, whole. @param most so many */

@@ -4,7 +4,7 @@
 import { Router, type Request } from 'express'
 import { MOST_COOKS } from '#core/book/lessons'
 import { parseEvents, parseNewCook, parseOutcome } from '#core/book/cookSchema'
-import { Problem } from '#server/problem'
+import { HttpProblem } from '#server/problem'
 import type { CookRepository } from './repository'
 
 export function cookRoutes(cooks: CookRepository): Router {
@@ -55,6 +55,6 @@ export function cookRoutes(cooks: CookRepository): Router {
 }
 
 function there<T>(found: T | null | false, request: Request): T {
-  if (found === null || found === false) throw new Problem(404, 'No such cook', `There is no cook “${String(request.params['id'])}”.`)
+  if (found === null || found === false) throw new HttpProblem(404, 'No such cook', `There is no cook “${String(request.params['id'])}”.`)
   return found
 }

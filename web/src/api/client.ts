@@ -1,7 +1,6 @@
 /** The server's interface, with its problem details turned into errors that say what is wrong. */
-import type { CookRecord, Outcome, Seen } from '#core/book/record'
+import type { CookRecord, CookSummary, Outcome } from '#core/book/record'
 import type { CookEvent } from '#core/session/events'
-import type { Phase } from '#core/session/progress'
 import type { NewCook } from '#core/book/cookSchema'
 import type { PrintedSheet } from '#core/formats/sheetSchema'
 import type { Kit } from '#core/kit/kit'
@@ -44,13 +43,6 @@ async function ask<T>(method: string, path: string, body?: unknown): Promise<T> 
   const answer = (await response.json().catch(() => null)) as ({ detail?: string; title?: string } & T) | null
   if (!response.ok) throw new RefusedError(response.status, answer?.detail ?? answer?.title ?? `The server answered ${response.status}.`)
   return answer as T
-}
-
-/** A cook as the server lists it. */
-export interface CookSummary extends Pick<CookRecord, 'id' | 'title' | 'createdAt' | 'request' | 'outcome'> {
-  readonly phase: Phase
-  readonly planned: Pick<CookRecord['planned'], 'pullS' | 'pullC' | 'peakC'>
-  readonly seen: Seen
 }
 
 const cookPath = (id: string): string => `/cooks/${encodeURIComponent(id)}`

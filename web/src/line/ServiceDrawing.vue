@@ -45,7 +45,7 @@ const dishes = computed(() => {
   return [...found.values()].sort((a, b) => props.order.indexOf(a.id) - props.order.indexOf(b.id))
 })
 const late = computed(
-  () => new Set(props.service.problems.flatMap(p => (p.kind === 'stands too long' ? [`${p.dish.id} ${p.dish.steps.indexOf(p.step)}`] : [])))
+  () => new Set(props.service.conflicts.flatMap(p => (p.kind === 'held too long' ? [`${p.dish.id} ${p.dish.steps.indexOf(p.step)}`] : [])))
 )
 const tools = computed(() => {
   const found = new Map<string, Placed[]>()
@@ -123,16 +123,16 @@ const label = computed(
         </text>
         <template v-for="p in d.parts" :key="p.index">
           <line
-            v-if="p.stands > 0"
+            v-if="p.held > 0"
             class="stands"
             :class="{ late: late.has(`${p.dish.id} ${p.index}`) }"
             :x1="x(p.to)"
-            :x2="x(p.to + p.stands)"
+            :x2="x(p.to + p.held)"
             :y1="BAR / 2"
             :y2="BAR / 2"
           />
           <rect
-            v-if="p.dish.steps[p.index].ahead"
+            v-if="p.dish.steps[p.index].setUp"
             class="ahead"
             :x="x(beginsAt(p))"
             :width="Math.max(2, x(p.from) - x(beginsAt(p)) - 1)"
@@ -256,7 +256,7 @@ rect.bath,
 .bath rect {
   fill: #3f6670;
 }
-.ahead {
+.setUp {
   fill: #e9c9b0;
 }
 .by-hand rect {

@@ -14,7 +14,7 @@ import { useDraft } from './draft'
 /** A method as far as it is worked out: the plan first, and then what a few millimetres would do to it. */
 export type Compared = (Planned & { readonly misjudged: Misjudged | null }) | Refused
 
-interface Answer {
+interface ComparisonAnswer {
   readonly key: string
   readonly compared: Compared
 }
@@ -24,7 +24,7 @@ const WORKERS = 2
 
 export const useComparison = defineStore('comparison', () => {
   const draft = useDraft()
-  const answers = shallowRef<Partial<Record<MethodKind, Answer>>>({})
+  const answers = shallowRef<Partial<Record<MethodKind, ComparisonAnswer>>>({})
   const failed = shallowRef<string | null>(null)
   /** Only while somebody looks. */
   const watched = shallowRef(false)

@@ -9,11 +9,11 @@ import { InvalidInputError } from '#core/input/problem'
 import { kitInUse, READY_KITS, type Chosen, type Kit, type KitShelf } from '#core/kit/kit'
 import { OILS, oilById } from '#core/kit/oil'
 import { TRUE_READER } from '#core/kit/thermometer'
-import { api, UnreachableError } from '../api/client'
+import { api } from '../api/client'
 import { useDraft } from './draft'
 import { kept } from './kept'
+import { outbox } from './outbox'
 
-const RETRY_MS = 5000
 const isText = (value: unknown): value is string => typeof value === 'string'
 
 function parseChosen(stored: unknown): Chosen {
@@ -36,16 +36,15 @@ export const useKit = defineStore('kit', () => {
     stored => (isText(stored) && oilById(stored) ? stored : OILS[0].id)
   )
   const oil = computed(() => oilById(oilId.value) ?? OILS[0])
-  /** Changed here and not yet on the server. */
-  const unsent = kept<boolean>(
-    'macellaio.kit.unsent',
-    () => false,
-    stored => stored === true
-  )
-  const offline = ref(false)
-  const problem = ref<string | null>(null)
+  /** Changed here and not yet on the server; an earlier version kept only whether it was. */
+  const { letters, offline, refused, post, send } = outbox<true>('macellaio.kit.unsent', () => api.putKit(kit.value), {
+    parse: stored => (stored === true || (Array.isArray(stored) && stored.length > 0) ? [true] : []),
+    whenRefused: 'hold'
+  })
+  const unsent = computed(() => letters.value.length > 0)
+  const mistaken = ref<string | null>(null)
+  const problem = computed(() => mistaken.value ?? refused.value)
   const before = ref<Kit | null>(null)
-  let again: ReturnType<typeof setTimeout> | undefined
 
   const thermometer = computed(
     () => kit.value.thermometers.find(t => t.id === chosen.value.thermometers) ?? kit.value.thermometers.at(0) ?? TRUE_READER
@@ -72,13 +71,12 @@ export const useKit = defineStore('kit', () => {
       const checked = parseKit(next)
       before.value = kit.value
       kit.value = checked
-      problem.value = null
-      unsent.value = true
-      void send()
+      mistaken.value = refused.value = null
+      post(true, () => true)
       return true
     } catch (error) {
       if (!(error instanceof InvalidInputError)) throw error
-      problem.value = error.problems.map(p => p.message).join(' ')
+      mistaken.value = error.problems.map(p => p.message).join(' ')
       return false
     }
   }
@@ -99,21 +97,6 @@ export const useKit = defineStore('kit', () => {
     chosen.value = { ...chosen.value, [shelf]: id }
   }
 
-  async function send(): Promise<void> {
-    clearTimeout(again)
-    if (!unsent.value) return
-    try {
-      await api.putKit(kit.value)
-      unsent.value = false
-      offline.value = false
-    } catch (error) {
-      if (error instanceof UnreachableError) {
-        offline.value = true
-        again = setTimeout(() => void send(), RETRY_MS)
-      } else problem.value = error instanceof Error ? error.message : 'The server refused it.'
-    }
-  }
-
   /** What the server has counts, unless something here is still on its way to it. */
   async function load(): Promise<void> {
     if (unsent.value) {
@@ -125,7 +108,7 @@ export const useKit = defineStore('kit', () => {
       if (there && JSON.stringify(there) !== JSON.stringify(kit.value)) kit.value = parseKit(there)
       offline.value = false
     } catch (error) {
-      if (error instanceof InvalidInputError) problem.value = error.message
+      if (error instanceof InvalidInputError) mistaken.value = error.message
       else offline.value = true
     }
   }

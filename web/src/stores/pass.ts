@@ -31,7 +31,7 @@ function nextSupper(): string {
   return (today.isBefore(dayjs().add(2, 'hour')) ? today.add(1, 'day') : today).format(MOMENT)
 }
 
-interface Question {
+interface ServeQuestion {
   readonly key: string
   readonly dishes: readonly Dish[]
   readonly kitchen: Kitchen
@@ -75,7 +75,7 @@ export const usePass = defineStore('pass', () => {
   const service = computed(() => (laid.value?.key === keyOf() ? laid.value.service : null))
   const stale = computed(() => laid.value?.service ?? null)
 
-  const queue = new Queue<Question, Service>({
+  const queue = new Queue<ServeQuestion, Service>({
     ask: (remote, { dishes: what, kitchen: where }) => remote.serve(what, where) as Promise<Service>,
     answered: ({ key }, found) => {
       failed.value = false

@@ -33,7 +33,7 @@ function tomorrowEvening(): number {
   return evening.getTime()
 }
 
-interface Question {
+interface PreparationQuestion {
   readonly request: PlanRequest
   readonly preparation: Preparation
 }
@@ -57,7 +57,7 @@ export const usePreparation = defineStore('preparation', () => {
     () => null,
     stored => (stored === null ? null : parsePacket(stored))
   )
-  const compared = shallowRef<{ readonly question: Question; readonly answer: Compared } | null>(null)
+  const compared = shallowRef<{ readonly question: PreparationQuestion; readonly answer: Compared } | null>(null)
 
   const tasks = computed(() => checklistFor(preparation.value, draft.cut, draft.request.piece))
 
@@ -70,18 +70,18 @@ export const usePreparation = defineStore('preparation', () => {
     ticked.value = ticked.value.includes(id) ? ticked.value.filter(t => t !== id) : [...ticked.value, id]
   }
 
-  const warm = new Queue<Question, number>({
+  const warm = new Queue<PreparationQuestion, number>({
     ask: (remote, { request, preparation: p }) => remote.warmedUp(request, p),
     answered: (_, startC) => draft.changePiece({ startC: Math.round(startC * 10) / 10 }),
     failed: () => undefined
   })
-  const comparing = new Queue<Question, Compared>({
+  const comparing = new Queue<PreparationQuestion, Compared>({
     ask: (remote, { request, preparation: p }) => remote.preparations(request, p),
     answered: (question, answer) => (compared.value = { question, answer }),
     failed: () => (compared.value = null)
   })
 
-  const question = computed<Question | null>(() => {
+  const question = computed<PreparationQuestion | null>(() => {
     const { request } = draft
     // A joint takes its time, and half an hour more or less of chill is little to it.
     if (request.piece.form === 'roast') return null
@@ -117,8 +117,8 @@ export const usePreparation = defineStore('preparation', () => {
 })
 
 /** The comparison does not hang on the piece's own surface and start: it tries all of them. */
-function same(a: Question, b: Question): boolean {
-  const plain = ({ request, preparation }: Question): string => {
+function same(a: PreparationQuestion, b: PreparationQuestion): boolean {
+  const plain = ({ request, preparation }: PreparationQuestion): string => {
     const { piece, ...settings } = request
     return JSON.stringify([{ ...piece, surface: '', startC: 0 }, settings, preparation.surface, preparation.outMin, preparation.fridgeC])
   }

@@ -5,11 +5,12 @@ import { useDebounceFn } from '@vueuse/core'
 import dayjs from 'dayjs'
 import { onMounted, ref } from 'vue'
 import { RouterLink } from 'vue-router'
-import type { Phase } from '#core/session/progress'
+import type { CookSummary } from '#core/book/record'
+import type { CookPhase } from '#core/session/progress'
 import { cutById } from '#core/meat/cuts'
 import { pieceName } from '#core/meat/piece'
 import { showDuration, showLength, showTemperature, shownText } from '#core/quantity/format'
-import { api, type CookSummary } from '../../api/client'
+import { api } from '../../api/client'
 import { useUnits } from '../../stores/units'
 import LessonBoard from './LessonBoard.vue'
 
@@ -35,7 +36,7 @@ onMounted(load)
 
 const degrees = (c: number | null): string => (c === null ? '—' : shownText(showTemperature(c, units.system)))
 const duration = (s: number | null): string => (s === null ? '—' : shownText(showDuration(s)))
-const STATE: Record<Phase, string> = {
+const STATE: Record<CookPhase, string> = {
   ready: 'not begun',
   heating: 'under way',
   'on the heat': 'under way',

@@ -2,10 +2,10 @@
 /** What is called out, in the order of time; ticked as it is done. */
 import dayjs from 'dayjs'
 import { computed } from 'vue'
-import type { Call } from '#core/service/calls'
+import type { PassCall } from '#core/service/calls'
 
 const props = defineProps<{
-  calls: readonly Call[]
+  calls: readonly PassCall[]
   names: ReadonlyMap<string, string>
   serveAt: string
   done: readonly string[]

@@ -3,13 +3,13 @@
 import { useWakeLock } from '@vueuse/core'
 import dayjs from 'dayjs'
 import { computed, watch } from 'vue'
-import type { Call } from '#core/service/calls'
+import type { PassCall } from '#core/service/calls'
 import { showDuration, shownText } from '#core/quantity/format'
 import { useCaller } from '../../ui/useCaller'
 import { useSingleKeys } from '../../ui/useSingleKeys'
 
 const props = defineProps<{
-  call: Call
+  call: PassCall
   dish: string
   serveAt: string
   /** s before serving. */

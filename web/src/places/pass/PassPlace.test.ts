@@ -111,8 +111,8 @@ describe('the pass', () => {
       await page.find('form.own').trigger('submit')
       await laid()
     }
-    expect(pass.service!.problems.length).toBeGreaterThan(0)
-    const told = page.find('.problems').text()
+    expect(pass.service!.conflicts.length).toBeGreaterThan(0)
+    const told = page.find('.conflicts').text()
     expect(told).toMatch(/would stand .* and is good for/)
     expect(told).toMatch(/In its way: “|With one cook more|too much at once/)
   })

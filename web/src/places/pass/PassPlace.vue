@@ -24,7 +24,7 @@ import { askEngine } from '../../workers/engine'
 import CallList from './CallList.vue'
 import NextCall from './NextCall.vue'
 import OwnDish from './OwnDish.vue'
-import ProblemLines from './ProblemLines.vue'
+import ConflictLines from './ConflictLines.vue'
 import TicketList from './TicketList.vue'
 
 const pass = usePass()
@@ -168,7 +168,7 @@ async function open(event: Event): Promise<void> {
       <p v-else-if="pass.ticket.lines.length === 0" class="empty quiet">
         Nothing is on the ticket. Put a side on it below, or the beef as it is planned at the fire.
       </p>
-      <problem-lines v-if="shown && !stale" :problems="shown.problems" />
+      <conflict-lines v-if="shown && !stale" :conflicts="shown.conflicts" />
 
       <div class="ticket later">
         <h2>On the ticket</h2>

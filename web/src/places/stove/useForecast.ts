@@ -12,12 +12,12 @@ import type { Forecast, ForecastQuestion } from '#core/usecase/forecast'
 import type { Refused } from '#core/usecase/plan'
 import { Queue } from '../../workers/queue'
 
-interface Question {
+interface CookAt {
   readonly cook: CookRecord
   readonly now: number
 }
 
-function asked({ cook: { request, planned, events }, now }: Question): ForecastQuestion {
+function asked({ cook: { request, planned, events }, now }: CookAt): ForecastQuestion {
   const { laidAt, readings } = progressOf(events)
   const happened = happenedUntil(events, now)
   // A reading in the rest says how it ends, and is shown; what it was like on the heat it no longer says well.
@@ -39,11 +39,11 @@ function asked({ cook: { request, planned, events }, now }: Question): ForecastQ
 const OVERDUE_EVERY_MS = 8000
 
 export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>) {
-  const answer = shallowRef<({ readonly question: Question } & Forecast) | null>(null)
+  const answer = shallowRef<({ readonly question: CookAt } & Forecast) | null>(null)
   const trouble = shallowRef<string | null>(null)
 
   // Every one is worth its end: the cook waits for it, and it is soon there.
-  const queue = new Queue<Question, Forecast | Refused>(
+  const queue = new Queue<CookAt, Forecast | Refused>(
     {
       ask: (remote, question) => remote.forecast(asked(question)) as Promise<Forecast | Refused>,
       answered: (question, given) => {

@@ -11,7 +11,7 @@ export interface Taken {
   readonly ovenC?: readonly [least: number, most: number]
 }
 
-export class Lane {
+export class Resource {
   private readonly taken: Taken[] = []
 
   constructor(
@@ -20,7 +20,7 @@ export class Lane {
     private readonly places: number = 1
   ) {}
 
-  static oven = (name: string): Lane => new Lane(name, SHELVES)
+  static oven = (name: string): Resource => new Resource(name, SHELVES)
 
   get all(): readonly Taken[] {
     return this.taken
