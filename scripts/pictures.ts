@@ -4,6 +4,9 @@
  */
 import { join, resolve } from 'node:path'
 import { chromium, type Page } from '@playwright/test'
+import type { Piece } from '#core/meat/piece'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
+import { by } from '#core/request/request'
 import { App } from '../e2e/app'
 
 const FOLDER = resolve(import.meta.dirname, '../docs/screenshots')
@@ -54,23 +57,22 @@ async function atTheStove(page: Page): Promise<void> {
   await page.clock.runFor(35_000)
 }
 
+const RIB_JOINT: Piece = {
+  cutId: 'ribeye',
+  form: 'roast',
+  count: 1,
+  thicknessMm: 105,
+  widthMm: 105,
+  lengthMm: 240,
+  weightG: 2200,
+  startC: 5,
+  surface: 'aired'
+}
+
 /** A rib joint on the bench, planned. */
 async function joint(page: Page): Promise<void> {
-  await page.evaluate(() => {
-    const draft = JSON.parse(localStorage.getItem('macellaio.draft') ?? '{}') as object
-    const piece = {
-      cutId: 'ribeye',
-      form: 'roast',
-      count: 1,
-      thicknessMm: 105,
-      widthMm: 105,
-      lengthMm: 240,
-      weightG: 2200,
-      startC: 5,
-      surface: 'aired'
-    }
-    localStorage.setItem('macellaio.draft', JSON.stringify({ ...draft, piece }))
-  })
+  const request = by({ ...FIRST_REQUEST, piece: RIB_JOINT }, 'roast', {})
+  await page.evaluate(draft => localStorage.setItem('macellaio.draft', draft), JSON.stringify(request))
   await page.reload()
   await worked(page)
 }
@@ -89,7 +91,7 @@ async function jointOnThePass(page: Page): Promise<void> {
 /** The joint half-way through its oven, its probe read once. */
 async function jointAtTheStove(page: Page): Promise<void> {
   await joint(page)
-  await page.getByRole('button', { name: 'Begin at the stove' }).click()
+  await page.getByRole('button', { name: 'Light the stove' }).click()
   for (const seconds of [660, 235, 245, 2400]) {
     await settle(page)
     await page.keyboard.press('Space')
@@ -125,10 +127,10 @@ await view('prepare', '/bench', async page => {
 })
 await view('methods', '/fire/methods', async page => page.locator('[aria-label="Methods"][aria-busy="false"]').waitFor({ timeout: 60_000 }))
 const worked = (page: Page): Promise<void> => page.locator('.slate ul.sheet[aria-busy="false"]').waitFor({ timeout: 60_000 })
-await view('way', '/fire/way/sear%20then%20oven', worked)
-await view('stove-joint', '/fire/way/roast', jointAtTheStove)
-await view('pass', '/fire/way/roast', jointOnThePass)
-await view('pot', '/fire/way/pot', async page => {
+await view('plan-oven', '/fire/plan/sear-then-oven', worked)
+await view('stove-joint', '/fire/plan/roast', jointAtTheStove)
+await view('pass', '/fire/plan/roast', jointOnThePass)
+await view('pot', '/fire/plan/pot', async page => {
   await worked(page)
   await page.locator('section.pot').scrollIntoViewIfNeeded()
   await page.evaluate(() => window.scrollBy(0, -60))

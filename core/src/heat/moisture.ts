@@ -212,10 +212,10 @@ export class Moisture {
       if (i < n - 1 && moved[i + 1] > 0) moved[i + 1] *= cut
     }
     for (let i = 0; i < n; i++) {
-      const enthalpyGain = (i > 0 ? moved[i] : 0) - (i < n - 1 ? moved[i + 1] : 0)
+      const arrived = (i > 0 ? moved[i] : 0) - (i < n - 1 ? moved[i + 1] : 0)
       const drawn = dt * ((i === 0 ? area[0] * drawnFirst : 0) + (i === n - 1 ? area[n] * drawnSecond : 0))
       const pressed = (i === 0 ? area[0] * juice[0] : 0) + (i === n - 1 ? area[n] * juice[1] : 0)
-      next[i] = water[i] + (enthalpyGain - drawn - pressed) / volume[i]
+      next[i] = water[i] + (arrived - drawn - pressed) / volume[i]
     }
     this.passOutward(0)
     this.passOutward(1)

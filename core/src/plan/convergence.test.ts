@@ -1,7 +1,9 @@
 /** Of every kind of piece: few steps do not settle, those are taken in two, and the answer hangs little on their length. */
 import { describe, expect, it } from 'vitest'
 import { KEEP_ENDS, run, type Run } from '#core/heat/program'
+import { splitGrid } from '#core/heat/split.fixture'
 import { DEFAULT_STEPS, type StepLengths } from '#core/heat/stepControl'
+import type { Settings } from '#core/method/dials'
 import type { MethodKind } from '#core/method/methods'
 import { rested, timelineOf } from '#core/method/timeline'
 import { asked, planned } from './planned.fixture'
@@ -50,5 +52,30 @@ describe('in time', () => {
     expect(fine.steps).toBeGreaterThan(1.5 * usual.steps)
     expect(Math.abs(fine.peak.core - usual.peak.core)).toBeLessThan(most)
     expect(Math.abs(fine.loss - usual.loss)).toBeLessThan(0.006)
+  })
+})
+
+describe('in space', () => {
+  const onCells = (kind: MethodKind, settings: Settings, split: boolean): Run => {
+    const { method, setup, plan } = planned(asked(kind, settings))
+    const subject = method.subject(setup, 'fine')
+    const grid = split ? splitGrid(subject.grid) : subject.grid
+    return run({ ...subject, grid }, rested(timelineOf(method, setup, plan.free), setup), { ...KEEP_ENDS, untilPastPeakBy: 0.5 }, finer(8))
+  }
+
+  it.each([
+    ['pan sear', {}, 0.3],
+    ['sear then oven', {}, 0.25],
+    ['grill', {}, 0.1],
+    ['bath then sear', {}, 0.1],
+    ['roast', { ovenC: 110 }, 0.05],
+    ['roast', { ovenC: 230 }, 0.2],
+    ['in pastry', {}, 0.7]
+  ] as const)('%s %o: each cell cut in two moves the peak by less than %d °C, and closes the same balance', (kind, settings, most) => {
+    const [usual, split] = [onCells(kind, settings, false), onCells(kind, settings, true)]
+    const { axial, radial } = usual.body.grid
+    expect(split.body.grid.cells).toBe((axial.cells > 1 ? 2 : 1) * (radial.cells > 1 ? 2 : 1) * usual.body.grid.cells)
+    expect(Math.abs(split.peak.core - usual.peak.core)).toBeLessThan(most)
+    expect(Math.abs(split.loss - usual.loss)).toBeLessThan(0.005)
   })
 })
