@@ -61,14 +61,14 @@ test('no stale figure is shown as current, and nonsense is answered in the field
   await expect(sheet(page)).toHaveCount(0)
   await page.getByLabel('Pan', { exact: true }).fill('410 F')
   await expect(sheet(page)).toHaveAttribute('aria-busy', 'false')
-  await expect(page.locator('[data-line="pan"] .figure')).toHaveText('210')
+  await expect(page.locator('[data-line="heat"] .figure')).toHaveText('210')
 
   await page.reload()
   await expect(sheet(page)).toHaveAttribute('aria-busy', 'false')
-  await expect(page.locator('[data-line="pan"] .figure')).toHaveText('210')
+  await expect(page.locator('[data-line="heat"] .figure')).toHaveText('210')
 
   await page.getByRole('button', { name: /Units/ }).click()
-  await expect(page.locator('[data-line="pan"]')).toHaveText(/410 °F/)
+  await expect(page.locator('[data-line="heat"]')).toHaveText(/410 °F/)
   await expect(page.getByRole('heading', { name: 'Strip steak, 1½ in' })).toBeVisible()
 })
 

@@ -7,7 +7,7 @@ import { chilled } from '#core/plan/keeping'
 import { InfeasibleError, planMethod, plateInUse } from '#core/plan/plan'
 import { potAfter, potWater, topUpLitres } from '#core/plan/potWater'
 import { secondServing } from '#core/plan/secondServing'
-import { together } from '#core/plan/together'
+import { carvedAtOnce } from '#core/plan/carvedAtOnce'
 import { whatIf, type WhatIfId } from '#core/plan/whatIf'
 import { spreadOf } from './spread'
 import { USUAL_KIT, usualSettings } from '#core/method/usual'
@@ -55,7 +55,7 @@ describe('what if', () => {
 describe('several donenesses', () => {
   it('a piece each: all are carved at once, the one further done goes in first', () => {
     const plans = [50, 54, 62].map(target => made('sear then oven', {}, target).plan)
-    const slots = together(plans)
+    const slots = carvedAtOnce(plans)
     expect(slots.map(s => s.targetC)).toEqual([62, 54, 50])
     expect(slots[0].inAt).toBe(0)
     for (const s of slots) {

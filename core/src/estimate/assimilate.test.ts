@@ -9,7 +9,7 @@ import { assimilateUnderWay, planUnderWay, type UnderWay } from './underWay'
 
 const strip = { thicknessMm: 34, weightG: 391, lengthMm: 160, widthMm: 85 }
 const { method, setup, plan } = planned(asked('pan sear', {}, strip))
-const heed = (at: number, readings: readonly Observation[]) =>
+const assimilated = (at: number, readings: readonly Observation[]) =>
   assimilateUnderWay(method, setup, 54, onTheHeat(asPlanned(plan, at)), readings, plan.free)
 const planFrom = (of: typeof setup, at: number): UnderWay => planUnderWay(method, of, 54, onTheHeat(asPlanned(plan, at)), plan.free)
 /** A piece as it truly is, cooked by some plan's clock. */
@@ -26,7 +26,7 @@ describe('a forecast that goes by the probe', () => {
       const truth = withUnknowns(setup, drawUnknowns(random))
       const clocked = cooked(truth, plan)
       const reading = { time: at, celsius: valueAt(clocked.history.time, clocked.history.core, at) + READING_SD * random.normal() }
-      const again = planFrom(heed(at, [reading]).setup, at)
+      const again = planFrom(assimilated(at, [reading]).setup, at)
       withProbe += Math.abs(cooked(truth, again).peak.core - 54)
       byClock += Math.abs(clocked.peak.core - 54)
     }
@@ -36,17 +36,17 @@ describe('a forecast that goes by the probe', () => {
 
   it('a reading just as expected changes next to nothing; without one nothing changes', () => {
     const at = 0.5 * plan.pull.time
-    const same = heed(at, [{ time: at, celsius: valueAt(plan.history.time, plan.history.core, at) }])
+    const same = assimilated(at, [{ time: at, celsius: valueAt(plan.history.time, plan.history.core, at) }])
     expect(Math.abs(same.thickerMm)).toBeLessThan(1)
     expect(planFrom(same.setup, at).pull.time / plan.pull.time).toBeCloseTo(1, 1)
-    expect(heed(at, [])).toMatchObject({ setup, thickerMm: 0, contact: 1, expectedC: null })
+    expect(assimilated(at, [])).toMatchObject({ setup, thickerMm: 0, contact: 1, expectedC: null })
   })
 
   it('a cold reading means a thicker piece and more time, and narrows what may come', () => {
     const at = 0.6 * plan.pull.time
     const expected = valueAt(plan.history.time, plan.history.core, at)
-    const cold = heed(at, [{ time: at, celsius: expected - 5 }])
-    const none = heed(at, [])
+    const cold = assimilated(at, [{ time: at, celsius: expected - 5 }])
+    const none = assimilated(at, [])
     expect(cold.thickerMm).toBeGreaterThan(0.3)
     expect(planFrom(cold.setup, at).pull.time).toBeGreaterThan(plan.pull.time + 20)
     expect(cold.later - cold.sooner).toBeLessThan(0.8 * (none.later - none.sooner))
@@ -54,7 +54,7 @@ describe('a forecast that goes by the probe', () => {
 
   it('a probe in the fat or in the pan is not believed', () => {
     const at = 0.5 * plan.pull.time
-    const wild = heed(at, [{ time: at, celsius: 75 }])
+    const wild = assimilated(at, [{ time: at, celsius: 75 }])
     expect(wild.rejected).toHaveLength(1)
     expect(wild.setup).toBe(setup)
   })

@@ -133,7 +133,7 @@ const label = computed(
           />
           <rect
             v-if="p.dish.steps[p.index].setUp"
-            class="ahead"
+            class="set-up"
             :x="x(beginsAt(p))"
             :width="Math.max(2, x(p.from) - x(beginsAt(p)) - 1)"
             :y="4"
@@ -256,7 +256,7 @@ rect.bath,
 .bath rect {
   fill: #3f6670;
 }
-.setUp {
+.set-up {
   fill: #e9c9b0;
 }
 .by-hand rect {

@@ -5,7 +5,7 @@ import { RouterLink } from 'vue-router'
 import { bandOf, scaleOf } from '#core/doneness/scale'
 import type { Plan } from '#core/plan/plan'
 import type { SecondServing } from '#core/plan/secondServing'
-import { together, type Slot } from '#core/plan/together'
+import { carvedAtOnce, type Slot } from '#core/plan/carvedAtOnce'
 import { showClock, showDuration, showTemperature, shownText } from '#core/quantity/format'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
 import { useDraft } from '../../stores/draft'
@@ -86,7 +86,7 @@ function work(of: PlanResult): Promise<Found> {
           targetC,
           found: (await engine.second(aimedAt(first.target), first, targetC)) as Back['found']
         })
-    return { of, slots: mode.value === 'each' ? together(plans) : [], first, backs, refused }
+    return { of, slots: mode.value === 'each' ? carvedAtOnce(plans) : [], first, backs, refused }
   })
 }
 const shown = computed(() => (found.value && found.value.of === props.of && several.value ? found.value : null))

@@ -10,7 +10,7 @@ export interface Slot {
 }
 
 /** @param plans one for each doneness; the one that takes longest goes in first */
-export function together(plans: readonly Plan[]): Slot[] {
+export function carvedAtOnce(plans: readonly Plan[]): Slot[] {
   const longest = Math.max(...plans.map(p => p.carve.time))
   return plans
     .map(p => {
