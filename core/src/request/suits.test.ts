@@ -6,7 +6,7 @@ import { isTender } from '#core/meat/cut'
 import { CUTS } from '#core/meat/cuts'
 import { weightFromSize, type Piece } from '#core/meat/piece'
 import { METHOD_KINDS } from '#core/method/methods'
-import { by } from './request'
+import { by, RequestError, type PlanRequest } from './request'
 import { FIRST_REQUEST } from './firstRequest'
 import { setupOf } from './setup'
 import { suitsBest, WHEN } from './suits'
@@ -31,14 +31,27 @@ const anyPiece = fc
     return { cutId: cut.id, form, count: 1, surface: 'patted', ...size, weightG: Math.round(weightFromSize(size, cut)) }
   })
 
+function reasonAgainst(request: PlanRequest): string | null {
+  try {
+    const { method, setup, targetC } = setupOf(request)
+    return method.unsuited(setup, targetC)
+  } catch (error) {
+    if (error instanceof RequestError) return error.message
+    throw error
+  }
+}
+
 describe('what suits a piece best', () => {
   it('is nothing that refuses the piece, for any tender cut in any of the ready kits', () => {
     fc.assert(
       fc.property(anyPiece, fc.constantFrom(...READY_KITS), (piece, { kit: ready }) => {
         const kit = kitInUse(ready, {}, '', '')
-        const kind = suitsBest(piece, kit)
-        const { method, setup, targetC } = setupOf(by({ ...FIRST_REQUEST, piece, kit }, kind))
-        expect(method.unsuited(setup, targetC), `${kind} for ${piece.cutId} ${piece.form} ${piece.thicknessMm} mm`).toBeNull()
+        const request = { ...FIRST_REQUEST, piece, kit }
+        const kind = suitsBest(request)
+        const able = METHOD_KINDS.filter(k => reasonAgainst(by(request, k)) === null)
+        // A big joint in a kitchen with one pan: nothing can, and the first that was wanted says why.
+        if (able.length === 0) expect(reasonAgainst(by(request, kind))).not.toBeNull()
+        else expect(reasonAgainst(by(request, kind)), `${kind} for ${piece.cutId} ${piece.form} ${piece.thicknessMm} mm`).toBeNull()
       }),
       { numRuns: 300, seed: 4 }
     )

@@ -1,21 +1,30 @@
 /** Which method suits a piece and a kit best, before anything is worked out: where the plan opens. */
-import type { KitInUse } from '#core/kit/kit'
-import type { Piece } from '#core/meat/piece'
-import { cookedWith } from '#core/method/dials'
-import type { MethodKind } from '#core/method/methods'
+import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
+import { by, RequestError, type PlanRequest } from './request'
+import { setupOf } from './setup'
 
-/** The first that the kit has everything for is taken. Common practice, no source. */
+/** The first that the kit has everything for and that does not refuse the piece is taken. Common practice, no source. */
 const FOR_JOINTS: readonly MethodKind[] = ['roast', 'two-zone grill', 'sear then bath', 'pot']
 const FOR_STEAKS: readonly MethodKind[] = ['pan sear']
 /** Past this a pan alone overdoes the outside, mm. */
 const THICK_MM = 50
 const FOR_THICK: readonly MethodKind[] = ['sear then oven', 'two-zone grill', 'sear then bath', 'pot']
 
-export function suitsBest(piece: Pick<Piece, 'form' | 'thicknessMm'>, kit: KitInUse): MethodKind {
-  const wanted = piece.form === 'roast' ? FOR_JOINTS : piece.thicknessMm > THICK_MM ? FOR_THICK : FOR_STEAKS
-  const there = (kind: MethodKind): boolean => cookedWith(kind).every(part => kit[part] !== null)
-  const lidded = (kind: MethodKind): boolean => kind !== 'two-zone grill' || (kit.grill?.lid === true && kit.grill.twoZones !== false)
-  return wanted.find(kind => there(kind) && lidded(kind)) ?? 'pan sear'
+/** By whatever method the request asks now. Where every one refuses, the first that was wanted says why. */
+export function suitsBest(request: PlanRequest): MethodKind {
+  const { form, thicknessMm } = request.piece
+  const wanted = form === 'roast' ? FOR_JOINTS : thicknessMm > THICK_MM ? FOR_THICK : FOR_STEAKS
+  return [...wanted, ...METHOD_KINDS].find(kind => suits(by(request, kind))) ?? wanted[0]
+}
+
+function suits(request: PlanRequest): boolean {
+  try {
+    const { method, setup, targetC } = setupOf(request)
+    return method.unsuited(setup, targetC) === null
+  } catch (error) {
+    if (error instanceof RequestError) return false
+    throw error
+  }
 }
 
 /** When to choose it, in a sentence. Common practice, no source. */

@@ -128,7 +128,7 @@ export const useDraft = defineStore('draft', () => {
   /** Puts another piece on the bench: nothing of the one before stays, and it is planned by what suits it. */
   function put(piece: Piece): void {
     change({ piece })
-    choose(suitsBest(piece, request.value.kit))
+    choose(suitsBest(request.value))
     forgive()
   }
 
