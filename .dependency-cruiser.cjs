@@ -35,10 +35,16 @@ module.exports = {
     { name: 'core-imports-nothing-outside', severity: 'error', from: { path: '^core/' }, to: { path: '^(server|web|demo|e2e|scripts)/' } },
     { name: 'core-is-pure', severity: 'error', from: { path: '^core/src/', pathNot: '\\.test\\.ts$' }, to: { dependencyTypes: ['core'] } },
     {
-      name: 'core-has-one-library',
+      name: 'core-has-yup-and-its-numerics-a-library',
       severity: 'error',
-      from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/src/', pathNot: '\\.test\\.ts$|^core/src/numerics/' },
       to: { path: 'node_modules', pathNot: 'node_modules/yup/' }
+    },
+    {
+      name: 'numerics-have-one-library',
+      severity: 'error',
+      from: { path: '^core/src/numerics/', pathNot: '\\.test\\.ts$' },
+      to: { path: 'node_modules', pathNot: 'node_modules/(@types/)?d3-array/' }
     },
     { name: 'web-not-server', severity: 'error', from: { path: '^web/' }, to: { path: '^(server|demo|scripts)/' } },
     { name: 'server-not-web', severity: 'error', from: { path: '^server/' }, to: { path: '^web/' } },
