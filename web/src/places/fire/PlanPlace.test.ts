@@ -111,10 +111,6 @@ describe('the page', () => {
 
   it('asked for what cannot be is told so, with the way to the others', async () => {
     const page = await opened('/fire/plan/pan-sear')
-    useDraft().turn({ byClockS: 1 })
-    await answered()
-    await flushPromises()
-    useDraft().turn({ byClockS: 0 })
     useDraft().aim({ coreC: 4 })
     await answered()
     await flushPromises()
