@@ -41,10 +41,10 @@ module.exports = {
       to: { path: 'node_modules', pathNot: 'node_modules/yup/' }
     },
     {
-      name: 'numerics-have-one-library',
+      name: 'numerics-have-one-family-of-libraries',
       severity: 'error',
       from: { path: '^core/src/numerics/', pathNot: '\\.test\\.ts$' },
-      to: { path: 'node_modules', pathNot: 'node_modules/(@types/)?d3-array/' }
+      to: { path: 'node_modules', pathNot: 'node_modules/(@types/)?d3-(array|random)/' }
     },
     { name: 'web-not-server', severity: 'error', from: { path: '^web/' }, to: { path: '^(server|demo|scripts)/' } },
     { name: 'server-not-web', severity: 'error', from: { path: '^server/' }, to: { path: '^web/' } },

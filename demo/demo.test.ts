@@ -16,7 +16,7 @@ describe('the demo fills an empty Book once', () => {
     const cooks = await new CookRepository(db).list('')
     expect(cooks.length).toBeGreaterThanOrEqual(4)
     for (const cook of cooks) {
-      expect(cook.phase).toBe('carved')
+      expect(cook.state).toBe('carved')
       expect(cook.outcome.doneness).not.toBeNull()
       expect(cook.planned.pullC).toBeLessThan(cook.planned.peakC)
       expect(Math.abs((cook.seen.highestC ?? NaN) - cook.planned.peakC)).toBeLessThan(5)

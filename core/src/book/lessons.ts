@@ -34,8 +34,8 @@ const OVEN = 'oven '
 const RESTING_S = 20 * 60
 
 function finished(record: CookRecord): FinishedCook[] {
-  const { laidAt, pulledAt, readings, phase } = progressOf(record.events)
-  if (laidAt === null || pulledAt === null || phase !== 'carved') return []
+  const { laidAt, pulledAt, readings, state } = progressOf(record.events)
+  if (laidAt === null || pulledAt === null || state !== 'carved') return []
   const offAt = (pulledAt - laidAt) / 1000
   const read = readings.filter(r => r.time <= offAt + RESTING_S)
   if (read.length === 0) return []

@@ -3,7 +3,7 @@
  * turned out. Small enough to store whole.
  */
 import { standing, type CookEvent } from '#core/session/events'
-import { progressOf, type CookPhase } from '#core/session/progress'
+import { progressOf, type CookState } from '#core/session/progress'
 import type { Plan } from '#core/plan/plan'
 import type { PlanRequest } from '#core/request/request'
 import type { Percentiles } from '#core/numerics/statistics'
@@ -123,7 +123,7 @@ export function seenOf(record: Pick<CookRecord, 'events' | 'planned'>): Seen {
 
 /** A cook as it stands in the list of the Book. */
 export interface CookSummary extends Pick<CookRecord, 'id' | 'title' | 'createdAt' | 'request' | 'outcome'> {
-  readonly phase: CookPhase
+  readonly state: CookState
   readonly planned: Pick<PlannedFigures, 'pullS' | 'pullC' | 'peakC'>
   readonly seen: Seen
 }
@@ -131,5 +131,5 @@ export interface CookSummary extends Pick<CookRecord, 'id' | 'title' | 'createdA
 export function summaryOf(record: CookRecord): CookSummary {
   const { id, title, createdAt, request, outcome, events } = record
   const { pullS, pullC, peakC } = record.planned
-  return { id, title, createdAt, phase: progressOf(events).phase, request, outcome, planned: { pullS, pullC, peakC }, seen: seenOf(record) }
+  return { id, title, createdAt, state: progressOf(events).state, request, outcome, planned: { pullS, pullC, peakC }, seen: seenOf(record) }
 }

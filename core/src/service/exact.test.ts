@@ -190,42 +190,45 @@ function programme(jobs: readonly Job[]): string {
 }
 
 describe('against an exact solver, a hundred dinners of three to five dishes', () => {
-  it('is allowed always, is never better than the best and mostly as good; what it misses is known', { timeout: 240_000 }, async () => {
-    const highs = await highsLoader()
-    const random = new Randomness(17)
-    const gaps: number[] = []
-    let missed = 0
-    let impossible = 0
-    for (let n = 0; n < 100; n++) {
-      const { dishes, jobs } = randomDinner(random, 3 + (n % 3), 2, 1 + (n % 5))
-      const solved = highs.solve(programme(jobs), { mip_rel_gap: 1e-6 })
-      const { starts, conflicts } = laid(dishes)
-      expect(allowed(jobs, starts)).toBe(true)
-      if (solved.Status !== 'Optimal') {
-        impossible++
-        expect(conflicts).toBeGreaterThan(0)
-        continue
+  it(
+    'is allowed always, is never better than the best mostly as good, and misses two in a hundred at most',
+    { timeout: 240_000 },
+    async () => {
+      const highs = await highsLoader()
+      const random = new Randomness(17)
+      const gaps: number[] = []
+      let missed = 0
+      let impossible = 0
+      for (let n = 0; n < 100; n++) {
+        const { dishes, jobs } = randomDinner(random, 3 + (n % 3), 2, 1 + (n % 5))
+        const solved = highs.solve(programme(jobs), { mip_rel_gap: 1e-6 })
+        const { starts, conflicts } = laid(dishes)
+        expect(allowed(jobs, starts)).toBe(true)
+        if (solved.Status !== 'Optimal') {
+          impossible++
+          expect(conflicts).toBeGreaterThan(0)
+          continue
+        }
+        const exact = jobs.map((_, i) => (solved.Columns[`s${i}`] as { Primal: number }).Primal)
+        expect(
+          allowed(
+            jobs,
+            exact.map(s => Math.round(s * 1e4) / 1e4)
+          )
+        ).toBe(true)
+        if (conflicts > 0) {
+          missed++
+          continue
+        }
+        const gap = costOf(jobs, starts) - solved.ObjectiveValue
+        expect(gap).toBeGreaterThan(-1e-3)
+        gaps.push(gap)
       }
-      const exact = jobs.map((_, i) => (solved.Columns[`s${i}`] as { Primal: number }).Primal)
-      expect(
-        allowed(
-          jobs,
-          exact.map(s => Math.round(s * 1e4) / 1e4)
-        )
-      ).toBe(true)
-      if (conflicts > 0) {
-        missed++
-        continue
-      }
-      const gap = costOf(jobs, starts) - solved.ObjectiveValue
-      expect(gap).toBeGreaterThan(-1e-3)
-      gaps.push(gap)
+      gaps.sort((a, b) => a - b)
+      expect(impossible).toBeLessThan(20)
+      expect(missed).toBeLessThanOrEqual(2)
+      expect(gaps[Math.floor(gaps.length / 2)]).toBeLessThan(1e-3)
+      expect(gaps[Math.floor(gaps.length * 0.9)]).toBeLessThan(0.25)
     }
-    gaps.sort((a, b) => a - b)
-    // Dishes are laid whole, one after the other, where the best may lay step by step: hence the known misses.
-    expect(impossible).toBeLessThan(20)
-    expect(missed).toBeLessThanOrEqual(8)
-    expect(gaps[Math.floor(gaps.length / 2)]).toBeLessThan(1e-3)
-    expect(gaps[Math.floor(gaps.length * 0.9)]).toBeLessThan(0.5)
-  })
+  )
 })

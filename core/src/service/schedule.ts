@@ -51,16 +51,23 @@ const BEGINNINGS = 12
 const SEED = 71
 
 export function schedule(dishes: readonly Dish[], kitchen: Kitchen): Service {
-  let best: Laid = lay([], kitchen, 0)
+  let best: Laid = lay([], kitchen, NO_WAITS)
   let order: readonly Dish[] = []
   let least = Infinity
+  const tries: { readonly order: readonly Dish[]; readonly cost: number }[] = []
   const consider = (tried: readonly Dish[]): number => {
     const laid = layBest(tried, kitchen, least)
     if (laid.cost < least - 1e-9) [best, order, least] = [laid, [...tried], laid.cost]
+    tries.push({ order: [...tried], cost: laid.cost })
     return laid.cost
   }
   if (dishes.length <= ALL_ORDERS_TO) for (const tried of permutations(dishes)) consider(tried)
   else swapPairs(dishes, consider)
+  tries.sort((a, b) => a.cost - b.cost)
+  for (const { order: tried } of tries.slice(0, best.conflicts.length > 0 ? WORTH_FITTING : WORTH_MENDING)) {
+    const laid = waitToFit(tried, kitchen)
+    if (laid.cost < least - 1e-9) [best, order, least] = [laid, tried, laid.cost]
+  }
   const placed = [...best.placed].sort((a, b) => a.from - b.from || a.to - b.to)
   const conflicts = best.conflicts.map(p => (p.kind === 'held too long' ? { ...p, ...causesOf(p, order, kitchen) } : p))
   return { placed, conflicts, begins: Math.min(0, ...placed.map(beginsAt)) }
@@ -68,6 +75,14 @@ export function schedule(dishes: readonly Dish[], kitchen: Kitchen): Service {
 
 /** Shares of what the beef may wait after its rest. */
 const LONGER_RESTS = [0.1, 0.25, 0.5, 0.75, 1]
+/** And of what any block may wait for the next. */
+const WAITS = [0, 0.05, 0.1, 0.15, 0.2, 0.3, 0.4, 0.5, 0.6, 0.75, 0.9, 1]
+/** By the last step of a block of steps: the share of what it may wait that it does wait. */
+type Waits = ReadonlyMap<Step, number>
+const NO_WAITS: Waits = new Map()
+/** Of so many of the orders the blocks are made to wait, where none comes out as it is, and where one does. */
+const WORTH_FITTING = 24
+const WORTH_MENDING = 8
 /** An order so much worse than the best is not helped by a longer rest. */
 const HOPELESS = 60
 
@@ -76,9 +91,37 @@ const HOPELESS = 60
  * @param least cost of the best so far
  */
 function layBest(order: readonly Dish[], kitchen: Kitchen, least = Infinity): Laid {
-  const laid = lay(order, kitchen, 0)
-  if (laid.conflicts.length === 0 || laid.cost > least + HOPELESS || !order.some(d => d.kind === 'beef')) return laid
-  return LONGER_RESTS.map(wait => lay(order, kitchen, wait)).reduce((a, b) => (b.cost < a.cost - 1e-9 ? b : a), laid)
+  const laid = lay(order, kitchen, NO_WAITS)
+  const beef = order.find(d => d.kind === 'beef')
+  if (laid.conflicts.length === 0 || laid.cost > least + HOPELESS || !beef) return laid
+  const resting = (wait: number): Waits =>
+    new Map(order.flatMap(d => (d.kind === 'beef' ? d.steps.map(step => [step, wait] as const) : [])))
+  return LONGER_RESTS.map(wait => lay(order, kitchen, resting(wait))).reduce((a, b) => (b.cost < a.cost - 1e-9 ? b : a), laid)
+}
+
+/**
+ * Each block of steps is laid as late as may be, which can leave another no room: blocks are made to wait for what
+ * follows, one after another, for as long as one more helps.
+ */
+function waitToFit(order: readonly Dish[], kitchen: Kitchen): Laid {
+  const waits = new Map<Step, number>()
+  let best = lay(order, kitchen, waits)
+  for (let helped = true; helped;) {
+    helped = false
+    for (const step of order.flatMap(d => d.steps)) {
+      if (step.holds[1] <= 0) continue
+      for (const wait of WAITS) {
+        const now = waits.get(step) ?? 0
+        waits.set(step, wait)
+        const laid = lay(order, kitchen, waits)
+        if (laid.cost < best.cost - 1e-9) {
+          best = laid
+          helped = true
+        } else waits.set(step, now)
+      }
+    }
+  }
+  return best
 }
 
 /** Without which of the others it would not stand so long, and whether it would with more hands. */
@@ -137,7 +180,7 @@ interface Laid {
 }
 
 /** Lays the dishes one after the other; who is first has the freest choice. */
-function lay(order: readonly Dish[], kitchen: Kitchen, wait: number): Laid {
+function lay(order: readonly Dish[], kitchen: Kitchen, waits: Waits): Laid {
   const resources = {
     ring: kitchen.tools.ring.map(name => new Resource(name)),
     oven: kitchen.tools.oven.map(Resource.oven),
@@ -151,22 +194,21 @@ function lay(order: readonly Dish[], kitchen: Kitchen, wait: number): Laid {
   for (const dish of order) {
     const missing = TOOLS.find(tool => resources[tool].length === 0 && dish.steps.some(s => s.tool === tool))
     if (missing) conflicts.push({ kind: 'no tool', dish, tool: missing })
-    else placed.push(...layDish(dish, resources, hands, wait))
+    else placed.push(...layDish(dish, resources, hands, waits))
   }
   conflicts.push(...placed.flatMap(heldTooLong), ...beforeItsPan(placed))
   return { placed, conflicts, cost: costOf(placed, conflicts) }
 }
 
-/** @param wait share of what the beef may wait that it waits at least */
-function layDish(dish: Dish, resources: Record<Tool, Resource[]>, hands: readonly Resource[], wait: number): Placed[] {
+function layDish(dish: Dish, resources: Record<Tool, Resource[]>, hands: readonly Resource[], waits: Waits): Placed[] {
   const placed: Placed[] = []
   let until = 0
   for (const block of blocksOf(dish.steps).reverse()) {
     const wants = wantsOf(block, resources, hands)
     const length = block.reduce((sum, b) => sum + b.step.seconds, 0)
-    const longest = block[block.length - 1].step.holds[1]
-    const waits = placed.length === 0 ? PLATE_S : dish.kind === 'beef' ? wait * Math.min(longest, LONG_WAIT) : 0
-    const start = latestFor(wants, until - waits - length)
+    const { step: ends } = block[block.length - 1]
+    const wait = (waits.get(ends) ?? 0) * Math.min(ends.holds[1], LONG_WAIT)
+    const start = latestFor(wants, until - (placed.length === 0 ? Math.max(PLATE_S, wait) : wait) - length)
     const found = wants.map(want => take(want, start))
     let from = start
     block.forEach(({ step, index }, i) => {

@@ -17,7 +17,7 @@ const T0 = 1_750_000_000_000
 
 /** Of what may be said the one that a number picks, even going on where there is nothing to go on to. */
 function allowed(events: readonly CookEvent[], pick: number): EventKind | null {
-  const kinds = ALLOWED[progressOf(events).phase].filter(k => k !== 'reading')
+  const kinds = ALLOWED[progressOf(events).state].filter(k => k !== 'reading')
   return kinds.length === 0 ? null : kinds[pick % kinds.length]
 }
 
@@ -38,7 +38,7 @@ describe('any order of doings', () => {
             now += 1000 * seconds
           }
           const progress = progressOf(events)
-          const off = progress.phase === 'resting' || progress.phase === 'carved'
+          const off = progress.state === 'resting' || progress.state === 'carved'
           const past = spentUntil(events, now)
           let forecast: UnderWay
           try {
@@ -62,10 +62,10 @@ describe('any order of doings', () => {
           else expect(marks.length).toBeGreaterThanOrEqual(1)
           const action = nextAction(progress, forecast, preheatsOf(request, forecast.marks))
           if (action === null) {
-            expect(progress.phase).toBe('carved')
+            expect(progress.state).toBe('carved')
             return
           }
-          expect(ALLOWED[progress.phase]).toContain(action.does)
+          expect(ALLOWED[progress.state]).toContain(action.does)
           const stand = { request, progress, forecast }
           const call = callFor(action, stand, 'us')
           const then = callsAfter(action, stand, [0, 60], spent, 'us')

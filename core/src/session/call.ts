@@ -102,7 +102,7 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
   const place = PLACES[here.phase]
   switch (action.does) {
     case 'lit': {
-      const { light, lit } = progress.phase === 'ready' ? PLACES[preheatsOf(request, marks).leads] : PAN
+      const { light, lit } = progress.state === 'ready' ? PLACES[preheatsOf(request, marks).leads] : PAN
       return { says: light, done: lit, advice: lightAdvice(stand, set, system) }
     }
     case 'laid':
@@ -142,7 +142,7 @@ const IN_A_BAG: ReadonlySet<Phase> = new Set<Phase>(['bath', 'pot'])
 function lightAdvice({ progress, forecast: { marks }, request }: Stand, set: Set, system: UnitSystem): string {
   const preheats = preheatsOf(request, marks)
   const { leads } = preheats
-  if (progress.phase !== 'ready' || leads === 'sear')
+  if (progress.state !== 'ready' || leads === 'sear')
     return `Medium-high, ${heatOf('sear', set, system)} in about ${long(preheats.pan)}. Dry pan.`
   const hot = `${capital(heatOf(leads, set, system))}`
   if (ringFollows(preheats, marks)) return `${hot}. The ring comes in ${long(preheats.first - preheats.pan)}.`

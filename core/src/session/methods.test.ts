@@ -137,7 +137,7 @@ describe('what else is said', () => {
       { stage: 'out', down: 'first', seconds: 60 },
       { stage: 1, down: 'first', seconds: 40 }
     ])
-    expect(progressOf(events)).toMatchObject({ phase: 'on the heat', moves: 1, again: true, pulledAt: null })
+    expect(progressOf(events)).toMatchObject({ state: 'on the heat', moves: 1, again: true, pulledAt: null })
     expect(progressOf(events.slice(0, 4)).again).toBe(false)
     expect(spentUntil(events.slice(0, 5), T0 + 5_000_000).at(-1)).toEqual({ stage: 1, down: 'first', seconds: 440 })
   })

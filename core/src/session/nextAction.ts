@@ -16,7 +16,7 @@ export interface NextAction {
  */
 export function nextAction(progress: Progress, forecast: UnderWay, preheats: Preheats): NextAction | null {
   const since = (seconds: number): number => (progress.laidAt ?? 0) + seconds * 1000
-  switch (progress.phase) {
+  switch (progress.state) {
     case 'ready':
       return { does: 'lit', due: null }
     case 'heating': {

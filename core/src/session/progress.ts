@@ -6,7 +6,7 @@ import type { Happened, Spent } from '#core/estimate/underWay'
 import { otherDown, type Down } from '#core/method/timeline'
 import { standing, type CookEvent, type EventKind } from './events'
 
-export type CookPhase = 'ready' | 'heating' | 'on the heat' | 'lifted' | 'resting' | 'carved'
+export type CookState = 'ready' | 'heating' | 'on the heat' | 'lifted' | 'resting' | 'carved'
 
 export interface Reading {
   /** s since the piece was laid in. */
@@ -15,7 +15,7 @@ export interface Reading {
 }
 
 export interface Progress {
-  readonly phase: CookPhase
+  readonly state: CookState
   /** Epoch ms. */
   readonly litAt: number | null
   readonly laidAt: number | null
@@ -32,9 +32,9 @@ export interface Progress {
 }
 
 /** A ring is lit for a later stage too, and the piece stays where it is. */
-const phaseAfter = (before: CookPhase, { kind }: CookEvent): CookPhase =>
-  kind === 'lit' && before !== 'ready' ? before : (PHASE_AFTER[kind] ?? before)
-const PHASE_AFTER: Partial<Record<EventKind, CookPhase>> = {
+const stateAfter = (before: CookState, { kind }: CookEvent): CookState =>
+  kind === 'lit' && before !== 'ready' ? before : (STATE_AFTER[kind] ?? before)
+const STATE_AFTER: Partial<Record<EventKind, CookState>> = {
   lit: 'heating',
   laid: 'on the heat',
   turned: 'on the heat',
@@ -46,8 +46,8 @@ const PHASE_AFTER: Partial<Record<EventKind, CookPhase>> = {
   carved: 'carved'
 }
 
-/** What may be said in each phase. */
-export const ALLOWED: Record<CookPhase, readonly EventKind[]> = {
+/** What may be said in each state. */
+export const ALLOWED: Record<CookState, readonly EventKind[]> = {
   ready: ['lit', 'laid'],
   heating: ['lit', 'laid'],
   'on the heat': ['lit', 'turned', 'edged', 'moved', 'lifted', 'pulled', 'reading'],
@@ -60,11 +60,11 @@ export function progressOf(events: readonly CookEvent[]): Progress {
   const stand = standing(events)
   const when = (kind: EventKind): number | null => stand.find(e => e.kind === kind)?.at ?? null
   const laidAt = when('laid')
-  const phase = stand.reduce<CookPhase>(phaseAfter, 'ready')
+  const state = stand.reduce<CookState>(stateAfter, 'ready')
   const firstPull = stand.findIndex(e => e.kind === 'pulled')
-  const off = phase === 'resting' || phase === 'carved'
+  const off = state === 'resting' || state === 'carved'
   return {
-    phase,
+    state,
     litAt: when('lit'),
     laidAt,
     // Put back in the pan, an earlier pull was only a pause.
@@ -107,8 +107,8 @@ export function spentUntil(events: readonly CookEvent[], now: number): Spent[] {
 
 /** The same as the forecast asks for it. */
 export function happenedUntil(events: readonly CookEvent[], now: number): Happened {
-  const { phase, again } = progressOf(events)
-  return { past: spentUntil(events, now), off: phase === 'resting' || phase === 'carved', again }
+  const { state, again } = progressOf(events)
+  return { past: spentUntil(events, now), off: state === 'resting' || state === 'carved', again }
 }
 
 /** On the metal, over the coals, in the oven: not lifted out, s. */

@@ -53,10 +53,10 @@ describe('what happened is kept as it happened', () => {
 
   it('the rest begins at the pull; put back in the pan, the pull was a pause', () => {
     const pulled = [at(0, { kind: 'laid' }), at(300, { kind: 'turned' }), at(500, { kind: 'pulled' })]
-    expect(progressOf(pulled).phase).toBe('resting')
+    expect(progressOf(pulled).state).toBe('resting')
     expect(spentUntil(pulled, now(700)).reduce((sum, s) => sum + s.seconds, 0)).toBe(500)
     const back = [...pulled, at(560, { kind: 'returned' })]
-    expect(progressOf(back)).toMatchObject({ phase: 'on the heat', again: true })
+    expect(progressOf(back)).toMatchObject({ state: 'on the heat', again: true })
     expect(lain(back, 600)).toBe('0 first 300, 0 second 200, out 60, 0 second 40')
     expect(happenedUntil(back, now(600))).toMatchObject({ off: false, again: true })
   })

@@ -59,7 +59,7 @@ export const useCook = defineStore('cook', () => {
   const { letters, offline, refused, post, send } = outbox<Letter>('macellaio.outbox', deliver)
 
   const progress = computed(() => (cook.value ? progressOf(cook.value.events) : null))
-  const underWay = computed(() => progress.value !== null && progress.value.phase !== 'carved')
+  const underWay = computed(() => progress.value !== null && progress.value.state !== 'carved')
   const unsent = computed(() => letters.value.length)
   const canUndo = computed(() => (cook.value ? undoable(cook.value.events) : null))
 
@@ -79,7 +79,7 @@ export const useCook = defineStore('cook', () => {
   /** @param at when it happened, epoch ms; never before what is already written down */
   function say(said: Said, at: number = Date.now()): void {
     if (!cook.value || !progress.value) return
-    if (said.kind !== 'undone' && !ALLOWED[progress.value.phase].includes(said.kind)) return
+    if (said.kind !== 'undone' && !ALLOWED[progress.value.state].includes(said.kind)) return
     const earliest = Math.max(0, ...standing(cook.value.events).map(e => e.at))
     const event: CookEvent = { id: nanoid(12), at: Math.max(at, said.kind === 'undone' ? 0 : earliest), entered: Date.now(), ...said }
     cook.value = { ...cook.value, events: [...cook.value.events, event] }

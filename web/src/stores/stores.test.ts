@@ -119,7 +119,7 @@ describe('a cook under way', () => {
     expect(cook.undo()?.kind).toBe('reading')
     expect(cook.undo()?.kind).toBe('laid')
     expect(cook.undo()).toBeNull()
-    expect(cook.progress?.phase).toBe('ready')
+    expect(cook.progress?.state).toBe('ready')
     expect(cook.cook?.events).toHaveLength(4)
   })
 

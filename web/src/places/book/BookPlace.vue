@@ -6,7 +6,7 @@ import dayjs from 'dayjs'
 import { onMounted, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import type { CookSummary } from '#core/book/record'
-import type { CookPhase } from '#core/session/progress'
+import type { CookState } from '#core/session/progress'
 import { cutById } from '#core/meat/cuts'
 import { pieceName } from '#core/meat/piece'
 import { showDuration, showLength, showTemperature, shownText } from '#core/quantity/format'
@@ -36,7 +36,7 @@ onMounted(load)
 
 const degrees = (c: number | null): string => (c === null ? '—' : shownText(showTemperature(c, units.system)))
 const duration = (s: number | null): string => (s === null ? '—' : shownText(showDuration(s)))
-const STATE: Record<CookPhase, string> = {
+const STATE: Record<CookState, string> = {
   ready: 'not begun',
   heating: 'under way',
   'on the heat': 'under way',
@@ -49,7 +49,7 @@ const nameOf = ({ request: { piece } }: CookSummary): string => {
   return cut ? pieceName(piece, cut) : ''
 }
 function verdict(c: CookSummary): string {
-  if (c.phase !== 'carved') return STATE[c.phase]
+  if (c.state !== 'carved') return STATE[c.state]
   const doneness =
     c.outcome.doneness === null ? 'not judged yet' : c.outcome.doneness === 'as wanted' ? 'as wanted' : `${c.outcome.doneness}done`
   return c.outcome.crust ? `${doneness}, crust ${c.outcome.crust}` : doneness

@@ -29,7 +29,7 @@ const { forecast, heard, reckoning, progress, action, trouble } = useForecast(
 )
 
 const record = computed(() => cook.cook)
-const phase = computed(() => progress.value?.phase ?? 'ready')
+const state = computed(() => progress.value?.state ?? 'ready')
 const elapsed = computed(() =>
   progress.value?.laidAt ? (Math.min(now.value, progress.value.carvedAt ?? Infinity) - progress.value.laidAt) / 1000 : 0
 )
@@ -48,7 +48,7 @@ const headline = computed(() => {
 })
 const then = computed(() => {
   if (!action.value || !stand.value || !record.value) return []
-  if (phase.value !== 'on the heat' && phase.value !== 'lifted') return []
+  if (state.value !== 'on the heat' && state.value !== 'lifted') return []
   const { pullS, pullRangeS } = record.value.planned
   const range = heard.value
     ? probedRangeFromNow(stand.value.forecast, heard.value, elapsed.value)
@@ -68,7 +68,7 @@ function say(said: Said, at?: number): void {
   cook.say(said, at)
 }
 function act(at?: number): void {
-  if (action.value && phase.value !== 'carved') say({ kind: action.value.does }, at)
+  if (action.value && state.value !== 'carved') say({ kind: action.value.does }, at)
 }
 
 /** "I did it, but did not say so": when it may have been. */
@@ -82,7 +82,7 @@ const moments = computed(() => {
 const reading = ref(false)
 const entry = useTemplateRef<{ focus(): void }>('entry')
 function openReading(): void {
-  if (phase.value === 'ready' || phase.value === 'heating' || phase.value === 'carved') return
+  if (state.value === 'ready' || state.value === 'heating' || state.value === 'carved') return
   reading.value = true
   void nextTick(() => entry.value?.focus())
 }
@@ -110,7 +110,7 @@ const caller = useCaller(
 )
 const lock = useWakeLock()
 watch(
-  phase,
+  state,
   p => {
     if (p !== 'ready' && p !== 'carved' && lock.isSupported.value && !lock.isActive.value) void lock.request('screen')
   },
@@ -131,8 +131,8 @@ onKeyStroke('Escape', () => {
   earlier.value = false
 })
 function lift(): void {
-  if (phase.value === 'on the heat') say({ kind: 'lifted' })
-  else if (phase.value === 'lifted' || phase.value === 'resting') say({ kind: 'returned' })
+  if (state.value === 'on the heat') say({ kind: 'lifted' })
+  else if (state.value === 'lifted' || state.value === 'resting') say({ kind: 'returned' })
 }
 const onHeat = computed(() => (record.value ? atTheHeat(spentUntil(record.value.events, now.value)) : 0))
 
@@ -152,7 +152,7 @@ function finish(): void {
   </div>
   <div v-else class="stove">
     <main>
-      <template v-if="phase === 'carved'">
+      <template v-if="state === 'carved'">
         <h1>{{ record.title }}: carved</h1>
         <p class="advice">Look at the cut face before it is eaten, and write it down: nobody remembers.</p>
         <outcome-form class="outcome" dark :outcome="record.outcome" @change="o => record && cook.judge(record.id, o)" />
@@ -178,16 +178,16 @@ function finish(): void {
           </div>
           <div class="actions">
             <button type="button" class="act" :disabled="!action" @click="act()">{{ call?.done ?? '…' }}<kbd>space</kbd></button>
-            <button v-if="phase !== 'ready' && phase !== 'heating'" type="button" @click="openReading">Reading<kbd>R</kbd></button>
+            <button v-if="state !== 'ready' && state !== 'heating'" type="button" @click="openReading">Reading<kbd>R</kbd></button>
             <button
-              v-if="(phase === 'on the heat' && action?.does !== 'pulled') || phase === 'lifted'"
+              v-if="(state === 'on the heat' && action?.does !== 'pulled') || state === 'lifted'"
               type="button"
               @click="say({ kind: 'pulled' })"
             >
               Off the heat<kbd>P</kbd>
             </button>
-            <button v-if="phase === 'on the heat' || phase === 'resting'" type="button" @click="lift">
-              {{ phase === 'resting' ? 'Back to the heat' : 'Pause: lift out' }}<kbd>L</kbd>
+            <button v-if="state === 'on the heat' || state === 'resting'" type="button" @click="lift">
+              {{ state === 'resting' ? 'Back to the heat' : 'Pause: lift out' }}<kbd>L</kbd>
             </button>
           </div>
           <div class="actions tools">

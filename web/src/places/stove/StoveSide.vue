@@ -26,7 +26,7 @@ const props = defineProps<{
 }>()
 const units = useUnits()
 const cut = computed(() => cutById(props.record.request.piece.cutId))
-const phase = computed(() => props.progress?.phase ?? 'ready')
+const state = computed(() => props.progress?.state ?? 'ready')
 const started = computed(() => props.progress?.laidAt != null)
 
 const section = computed(() =>
@@ -103,7 +103,7 @@ const ahead = computed(() => {
         <dt>Core now, by forecast</dt>
         <dd class="figure">{{ degrees(core) }}</dd>
       </div>
-      <div v-if="phase !== 'resting' && phase !== 'carved'">
+      <div v-if="state !== 'resting' && state !== 'carved'">
         <dt>Off the heat at</dt>
         <dd class="figure">{{ forecast ? degrees(forecast.pull.core) : '…' }}</dd>
       </div>

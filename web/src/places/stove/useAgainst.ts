@@ -29,7 +29,7 @@ const IN_HEAT: ReadonlySet<MethodKind> = new Set<MethodKind>([
 /** Empty until something has been read. */
 export function useAgainst(given: () => Given): ComputedRef<string> {
   const units = useUnits()
-  const phase = computed(() => given().progress?.phase ?? 'ready')
+  const state = computed(() => given().progress?.state ?? 'ready')
   const exactly = (c: number): string => shownText(showTemperature(c, units.system, 1))
 
   const last = computed(() => {
@@ -49,7 +49,7 @@ export function useAgainst(given: () => Given): ComputedRef<string> {
     }
     const moved = forecast.pull.time - given().record.planned.pullS
     const later =
-      phase.value !== 'on the heat' && phase.value !== 'lifted'
+      state.value !== 'on the heat' && state.value !== 'lifted'
         ? ''
         : Math.abs(moved) < 20
           ? ' The time stays as it was.'

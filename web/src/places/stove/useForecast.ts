@@ -75,9 +75,9 @@ export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>) {
   )
 
   watch(now, at => {
-    const { phase } = progress.value ?? { phase: 'ready' }
-    const overdue = phase === 'on the heat' && action.value?.due != null && at > action.value.due + 3000
-    if ((overdue || phase === 'lifted') && at - lastAsked > OVERDUE_EVERY_MS) askNow()
+    const { state } = progress.value ?? { state: 'ready' }
+    const overdue = state === 'on the heat' && action.value?.due != null && at > action.value.due + 3000
+    if ((overdue || state === 'lifted') && at - lastAsked > OVERDUE_EVERY_MS) askNow()
   })
 
   return { forecast, heard, reckoning, progress, action, trouble }
