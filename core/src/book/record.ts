@@ -66,7 +66,7 @@ export function plannedOf(plan: Plan, spread: Spread | null, preheatS: number | 
   return {
     freeS: tenth(plan.free),
     pullS: tenth(plan.pull.time),
-    pullC: hundredth(plan.pull.core),
+    pullC: hundredth(plan.pull.probe),
     peakS: tenth(plan.peak.time),
     peakC: hundredth(plan.peak.core),
     carveS: tenth(plan.carve.time),
@@ -75,7 +75,7 @@ export function plannedOf(plan: Plan, spread: Spread | null, preheatS: number | 
     preheatS: preheatS === null ? null : tenth(preheatS),
     loss: Math.round(plan.loss * 1e4) / 1e4,
     pullRangeS: spread ? [tenth(spread.pull[0]), tenth(spread.pull[1]), tenth(spread.pull[2])] : null,
-    curve: { timeS: kept.map(i => tenth(history.time[i])), coreC: kept.map(i => hundredth(history.core[i])) },
+    curve: { timeS: kept.map(i => tenth(history.time[i])), coreC: kept.map(i => hundredth(history.probe[i])) },
     section: sectionAtCarving(plan)
   }
 }

@@ -47,7 +47,7 @@ describe('a section is read off the field', () => {
   const hottest = [120, 90, 66, 57, 54, 54, 55, 64, 80, 150]
   const edgesMm = hottest.map((_, i) => i * 2).concat(20)
   const field = { time: 0, temperature: hottest, hottest, wetness: hottest.map(() => 1) }
-  const reading = readSection(field, { edgesMm, radiiMm: [0, 1000], mirrored: false }, 54, 100)
+  const reading = readSection(field, { edgesMm, radiiMm: [0, 1000], rimMm: null, dimension: 2, mirrored: false }, 54, 100)
 
   it('crust where it has passed the last of the free water, by interpolation between cells', () => {
     expect(reading.crustMm[0]).toBeCloseTo(1 + (2 * (120 - 104)) / (120 - 90), 6)

@@ -13,6 +13,10 @@ export interface CutGeometry {
   readonly edgesMm: readonly number[]
   /** Edges outward from the axis; two for a flat piece, whose width does not count. */
   readonly radiiMm: readonly number[]
+  /** Of a flat piece's rim, outward from the axis; null where it has none of its own. */
+  readonly rimMm: readonly number[] | null
+  /** Of the cross-section: how the volume of a ring grows outward; 2 of a round. */
+  readonly dimension: number
   /** Whether the edges end at the plane in the middle of a piece alike at both ends. */
   readonly mirrored: boolean
 }
@@ -20,6 +24,8 @@ export interface CutGeometry {
 export const geometryOf = (grid: Grid): CutGeometry => ({
   edgesMm: Array.from(grid.axial.edge, e => e * 1000),
   radiiMm: Array.from(grid.radial.edge, e => e * 1000),
+  rimMm: grid.rim ? Array.from(grid.rim.edge, e => e * 1000) : null,
+  dimension: grid.dimension,
   mirrored: grid.mirrored
 })
 
@@ -85,18 +91,37 @@ function sideRay({ hottest }: Field, { edgesMm, radiiMm, mirrored }: CutGeometry
   return Array.from({ length: rings }, (_, i) => hottest[(rings - 1 - i) * layers + middle])
 }
 
-function evenness({ hottest }: Field, { edgesMm, radiiMm }: CutGeometry, target: number): number {
+function evenness({ hottest, rimOver }: Field, { edgesMm, radiiMm, rimMm, dimension }: CutGeometry, target: number): number {
+  if (rimOver && rimMm) return evenWithRim(hottest, edgesMm, rimOver, rimMm, target)
   const layers = edgesMm.length - 1
   let even = 0
   let all = 0
   hottest.forEach((T, cell) => {
     const ring = Math.floor(cell / layers)
     const layer = cell % layers
-    const volume = (edgesMm[layer + 1] - edgesMm[layer]) * (radiiMm[ring + 1] ** 2 - radiiMm[ring] ** 2)
+    const volume = (edgesMm[layer + 1] - edgesMm[layer]) * (radiiMm[ring + 1] ** dimension - radiiMm[ring] ** dimension)
     all += volume
     if (Math.abs(T - target) <= EVEN_WITHIN) even += volume
   })
   return even / all
+}
+
+/** Of a steak's cut face, through its axis: each ring is as the axis is, and so much hotter as its mean over the thickness has been. */
+function evenWithRim(
+  hottest: readonly number[],
+  edgesMm: readonly number[],
+  rimOver: readonly number[],
+  rimMm: readonly number[],
+  target: number
+): number {
+  let even = 0
+  rimOver.forEach((over, ring) => {
+    const across = rimMm[ring + 1] - rimMm[ring]
+    hottest.forEach((T, layer) => {
+      if (Math.abs(T + over - target) <= EVEN_WITHIN) even += across * (edgesMm[layer + 1] - edgesMm[layer])
+    })
+  })
+  return even / (rimMm[rimMm.length - 1] * edgesMm[edgesMm.length - 1])
 }
 
 /** Depths, mm from the first face, at which the hottest-so-far passes a temperature. */

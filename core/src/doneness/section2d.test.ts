@@ -4,7 +4,7 @@ import type { Field } from '#core/heat/history'
 import { acrossMiddle, axisColumn, readSection, type CutGeometry } from './section'
 
 /** Three rings of 10 mm, four layers of 10 mm: the outermost ring is grey, the rest as wanted. */
-const GEOMETRY: CutGeometry = { edgesMm: [0, 10, 20, 30, 40], radiiMm: [0, 10, 20, 30], mirrored: false }
+const GEOMETRY: CutGeometry = { edgesMm: [0, 10, 20, 30, 40], radiiMm: [0, 10, 20, 30], rimMm: null, dimension: 2, mirrored: false }
 const fieldOf = (rings: readonly number[]): Field => {
   const hottest = rings.flatMap(T => [T, T, T, T])
   return { time: 0, temperature: hottest, hottest, wetness: hottest.map(() => 1) }
@@ -36,7 +36,7 @@ describe('the section of a round piece', () => {
 
   it('has the axis for its column, and a flat piece no side', () => {
     expect(axisColumn(fieldOf([50, 60, 70]), GEOMETRY).hottest).toEqual([50, 50, 50, 50])
-    const flat: CutGeometry = { edgesMm: [0, 10, 20], radiiMm: [0, 1000], mirrored: false }
+    const flat: CutGeometry = { edgesMm: [0, 10, 20], radiiMm: [0, 1000], rimMm: null, dimension: 2, mirrored: false }
     const field: Field = { time: 0, temperature: [54, 70], hottest: [54, 70], wetness: [1, 1] }
     expect(readSection(field, flat, 54, 100).side).toBeNull()
     expect(axisColumn(field, flat)).toBe(field)
@@ -44,12 +44,12 @@ describe('the section of a round piece', () => {
 
   it('cut across the middle it runs from the axis outward', () => {
     expect(acrossMiddle(fieldOf([50, 60, 120]), GEOMETRY)).toEqual([50, 60, 120])
-    const flat: CutGeometry = { edgesMm: [0, 10, 20], radiiMm: [0, 1000], mirrored: false }
+    const flat: CutGeometry = { edgesMm: [0, 10, 20], radiiMm: [0, 1000], rimMm: null, dimension: 2, mirrored: false }
     expect(acrossMiddle({ time: 0, temperature: [54, 70], hottest: [54, 70], wetness: [1, 1] }, flat)).toBeNull()
   })
 
   it('of half a piece both ends are alike', () => {
-    const half: CutGeometry = { ...GEOMETRY, mirrored: true }
+    const half: CutGeometry = { ...GEOMETRY, rimMm: null, dimension: 2, mirrored: true }
     const hottest = [80, 60, 54, 54, 80, 60, 54, 54, 80, 60, 54, 54]
     const { greyMm } = readSection({ time: 0, temperature: hottest, hottest, wetness: hottest }, half, 54, 100)
     expect(greyMm[0]).toBe(greyMm[1])

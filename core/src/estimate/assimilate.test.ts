@@ -25,7 +25,7 @@ describe('a forecast that goes by the probe', () => {
     for (let i = 0; i < CASES; i++) {
       const truth = withUnknowns(setup, drawUnknowns(random))
       const clocked = cooked(truth, plan)
-      const reading = { time: at, celsius: valueAt(clocked.history.time, clocked.history.core, at) + READING_SD * random.normal() }
+      const reading = { time: at, celsius: valueAt(clocked.history.time, clocked.history.probe, at) + READING_SD * random.normal() }
       const again = planFrom(assimilated(at, [reading]).setup, at)
       withProbe += Math.abs(cooked(truth, again).peak.core - 54)
       byClock += Math.abs(clocked.peak.core - 54)
@@ -36,7 +36,7 @@ describe('a forecast that goes by the probe', () => {
 
   it('a reading just as expected changes next to nothing; without one nothing changes', () => {
     const at = 0.5 * plan.pull.time
-    const same = assimilated(at, [{ time: at, celsius: valueAt(plan.history.time, plan.history.core, at) }])
+    const same = assimilated(at, [{ time: at, celsius: valueAt(plan.history.time, plan.history.probe, at) }])
     expect(Math.abs(same.thickerMm)).toBeLessThan(1)
     expect(planFrom(same.setup, at).pull.time / plan.pull.time).toBeCloseTo(1, 1)
     expect(assimilated(at, [])).toMatchObject({ setup, thickerMm: 0, contact: 1, expectedC: null })
@@ -44,7 +44,7 @@ describe('a forecast that goes by the probe', () => {
 
   it('a cold reading means a thicker piece and more time, and narrows what may come', () => {
     const at = 0.6 * plan.pull.time
-    const expected = valueAt(plan.history.time, plan.history.core, at)
+    const expected = valueAt(plan.history.time, plan.history.probe, at)
     const cold = assimilated(at, [{ time: at, celsius: expected - 5 }])
     const none = assimilated(at, [])
     expect(cold.thickerMm).toBeGreaterThan(0.3)

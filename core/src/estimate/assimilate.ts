@@ -1,19 +1,22 @@
 /**
  * A cook under way and its probe: from what has happened on the heat and what was read meanwhile, the piece,
  * the pan and the oven as they most likely are. The forecast is then made for those. A reading that no likely
- * piece could have given is left out; it is told.
+ * piece could have given is left out and told, until a second agrees with it: then both are believed.
  */
+import { boilingPoint } from '#core/heat/vapour'
 import type { Setup } from '#core/method/setup'
 import { finish } from '#core/numerics/steps'
 import { neededBy, type Trial } from './ensemble'
 import { kalmanUpdate } from './kalman'
-import { EIGHTY, PRIOR, withUnknowns, type Gauss, type Observation, type Unknowns } from './prior'
+import { each, EIGHTY, PRIOR, withUnknowns, type Gauss, type Observation, type Unknowns } from './prior'
 
 export interface Assimilated<S> {
   /** As it most likely is. */
   readonly setup: Setup<S>
-  /** The readings that no likely piece could have given. */
+  /** The readings that are not believed: far from what was likely, with no second that agrees. */
   readonly rejected: readonly Observation[]
+  /** Those of them that no meat could give: colder than it went in, or boiling. */
+  readonly impossible: readonly Observation[]
   /** What the last accepted reading was expected to be, °C; null where none was. */
   readonly expectedC: number | null
   /** Thicker than said, mm, and contact with the pan over the book's, by what the probe says. */
@@ -26,24 +29,30 @@ export interface Assimilated<S> {
   readonly later: number
 }
 
-/** No reading moves a figure further than this many of its own standard deviations. */
+/** No reading moves a figure further than this many of its own standard deviations, or of what two readings widened them to. */
 const FURTHEST = 2.5
+/** K under its coldest and over the boiling point: colder and hotter no middle of a piece ever is. */
+const OUT_OF_MEAT = 4
 
 /** @param trial what happened up to the last reading, and any time to come */
 export function assimilate<S>(trial: Trial<S>, readings: readonly Observation[]): Assimilated<S> {
   const { setup } = trial
   const needed = neededBy(trial)
   const outputs = (u: Unknowns<number>): number[] => {
-    const { core, logNeeded } = needed(u)
-    return [...readings.map(r => core(r.time)), logNeeded]
+    const { reads, logNeeded } = needed(u)
+    return [...readings.map(r => reads(r.time)), logNeeded]
   }
-  const posterior = finish(kalmanUpdate(outputs, readings, PRIOR))
+  const { startC } = setup.piece
+  const hottest = boilingPoint(setup.room.altitudeM) - OUT_OF_MEAT
+  const possible = readings.map(r => r.celsius >= startC - OUT_OF_MEAT && r.celsius <= hottest)
+  const posterior = finish(kalmanUpdate(outputs, readings, PRIOR, possible))
   const last = posterior.accepted.lastIndexOf(true)
-  const mean = limited(posterior.unknowns)
+  const mean = limited(posterior.unknowns, posterior.widened)
   const range = EIGHTY * posterior.outputs[readings.length].sd
   return {
     setup: last < 0 ? setup : withUnknowns(setup, mean),
     rejected: readings.filter((_, i) => !posterior.accepted[i]),
+    impossible: readings.filter((_, i) => !possible[i]),
     expectedC: last < 0 ? null : posterior.expected[last],
     thickerMm: last < 0 ? 0 : mean.thickness,
     contact: last < 0 ? 1 : Math.exp(mean.contact),
@@ -53,13 +62,8 @@ export function assimilate<S>(trial: Trial<S>, readings: readonly Observation[])
   }
 }
 
-function limited(unknowns: Unknowns<Gauss>): Unknowns<number> {
-  const held = ({ mean }: Gauss, sd: number): number => Math.min(FURTHEST * sd, Math.max(-FURTHEST * sd, mean))
-  return {
-    thickness: held(unknowns.thickness, PRIOR.thickness.sd),
-    start: held(unknowns.start, PRIOR.start.sd),
-    contact: held(unknowns.contact, PRIOR.contact.sd),
-    air: held(unknowns.air, PRIOR.air.sd),
-    heat: held(unknowns.heat, PRIOR.heat.sd)
-  }
-}
+const limited = (unknowns: Unknowns<Gauss>, widened: number): Unknowns<number> =>
+  each(name => {
+    const most = FURTHEST * widened * PRIOR[name].sd
+    return Math.min(most, Math.max(-most, unknowns[name].mean))
+  })

@@ -17,7 +17,7 @@ const MIDWAY = plan.pull.time / 2
 describe('what is believed of the time needed', () => {
   const truths = drawMembers(trial, 300, 4711)
   const noise = new Randomness(12)
-  const after = truths.map(truth => believe(members, [{ time: MIDWAY, celsius: truth.core(MIDWAY) + READING_SD * noise.normal() }]))
+  const after = truths.map(truth => believe(members, [{ time: MIDWAY, celsius: truth.reads(MIDWAY) + READING_SD * noise.normal() }]))
   const width = (b: typeof prior): number => b.needed[2] - b.needed[0]
   const holds = (b: typeof prior, needed: number): boolean => needed >= b.needed[0] && needed <= b.needed[2]
 
@@ -35,7 +35,7 @@ describe('what is believed of the time needed', () => {
   })
 
   it('a colder core than expected means longer, a warmer one shorter', () => {
-    const expected = members.reduce((sum, m) => sum + m.core(MIDWAY), 0) / members.length
+    const expected = members.reduce((sum, m) => sum + m.reads(MIDWAY), 0) / members.length
     const middle = (celsius: number): number => believe(members, [{ time: MIDWAY, celsius }]).needed[1]
     expect(middle(expected - 5)).toBeGreaterThan(middle(expected) + 30)
     expect(middle(expected + 5)).toBeLessThan(middle(expected) - 30)

@@ -23,6 +23,8 @@ export interface Trial<S> {
   /** The plan's own free time, s, and what the core must reach, °C. */
   readonly free: number
   readonly goal: number
+  /** How long the rest is followed at least, s: what is read in it late still counts. */
+  readonly restS?: number
 }
 
 export interface Member {
@@ -32,6 +34,8 @@ export interface Member {
   /** Where the core of this draw peaks if the plan is followed by the clock. */
   readonly peakByClock: number
   readonly core: (time: number) => number
+  /** What a probe would show. */
+  readonly reads: (time: number) => number
 }
 
 const RECORDING: Recording = { every: 8, fieldEvery: null, untilPastPeakBy: 0.3 }
@@ -40,7 +44,7 @@ const TRIED = [0.55, 0.7, 0.85, 1, 1.2, 1.45]
 const MOST_APART = 1.2
 
 const outcomeOf = <S>(trial: Trial<S>, setup: Setup<S>, free: number): Run =>
-  run(trial.subject(setup, 'coarse'), trial.stages(setup, free), RECORDING, MEMBER_STEPS)
+  run(trial.subject(setup, 'coarse'), trial.stages(setup, free), { ...RECORDING, atLeast: trial.restS ?? 0 }, MEMBER_STEPS)
 /** Differences between draws are what counts: coarser yet than a search. */
 const MEMBER_STEPS = { first: 1.8, longest: 40, kelvin: 9 }
 
@@ -85,24 +89,25 @@ function* peakCurve<S>(trial: Trial<S>): Steps<PeakCurve> {
  */
 function memberOf<S>(trial: Trial<S>, unknowns: Unknowns<number>, curve: PeakCurve): Member {
   const outcome = outcomeOf(trial, withUnknowns(trial.setup, unknowns), trial.free)
-  const { time, core } = outcome.history
+  const { time, core, probe } = outcome.history
   const behind = curve(trial.goal) - curve(outcome.peak.core)
   return {
     unknowns,
     needed: trial.free * Math.exp(Math.min(MOST_APART, Math.max(-MOST_APART, behind))),
     peakByClock: outcome.peak.core,
-    core: t => valueAt(time, core, t)
+    core: t => valueAt(time, core, t),
+    reads: t => valueAt(time, probe, t)
   }
 }
 
-/** For any unknowns: what the core would read, and the logarithm of the time needed. */
+/** For any unknowns: what a probe would show, and the logarithm of the time needed. */
 export function neededBy<S>(
   trial: Trial<S>
-): (unknowns: Unknowns<number>) => { readonly core: Member['core']; readonly logNeeded: number } {
+): (unknowns: Unknowns<number>) => { readonly reads: Member['reads']; readonly logNeeded: number } {
   const curve = finish(peakCurve(trial))
   return unknowns => {
-    const { core, needed } = memberOf(trial, unknowns, curve)
-    return { core, logNeeded: Math.log(needed) }
+    const { reads, needed } = memberOf(trial, unknowns, curve)
+    return { reads, logNeeded: Math.log(needed) }
   }
 }
 
@@ -117,7 +122,7 @@ const UPDATE_SEED = 717
 /** What is believed after some readings; none gives the prior's own ranges. */
 export function believe(members: readonly Member[], readings: readonly Observation[]): Belief {
   const random = new Randomness(UPDATE_SEED)
-  const seen = readings.map(r => members.map(m => m.core(r.time)))
+  const seen = readings.map(r => members.map(m => m.reads(r.time)))
   const needed = members.map(m => Math.log(m.needed))
   const unknowns = each(name => members.map(m => m.unknowns[name]))
   readings.forEach((reading, j) => {

@@ -6,7 +6,7 @@ import { kalmanUpdate, type Posterior } from './kalman'
 import { EIGHTY, PRIOR, READING_SD, type Gauss, type Observation, type Unknowns } from './prior'
 
 const sure: Gauss = { mean: 0, sd: 1e-9 }
-const only = (thickness: Gauss): Unknowns<Gauss> => ({ thickness, start: sure, contact: sure, air: sure, heat: sure })
+const only = (thickness: Gauss): Unknowns<Gauss> => ({ thickness, start: sure, contact: sure, air: sure, heat: sure, model: sure })
 /** A core that reads so much less for each millimetre more, the same at any time. */
 const line =
   (at: number, slope: number, count: number) =>

@@ -3,24 +3,31 @@
  * linear anew where that led. Draws of many would tell the same with noise, which is larger than what one
  * cook tells of its pan.
  */
-import { NAMES, READING_SD, type Gauss, type Observation, type Unknowns } from './prior'
+import { each, NAMES, READING_SD, type Gauss, type Observation, type Unknowns } from './prior'
 import type { Steps } from '#core/numerics/steps'
 
 /** What is asked of the engine for some unknowns: what the core would read at each reading, and whatever else hangs on them. */
 export type Outputs = (unknowns: Unknowns<number>) => number[]
 
 export interface Posterior {
-  /** Which of the readings passed the innovation gate: could be. */
+  /** Which of the readings are believed. */
   readonly accepted: readonly boolean[]
   /** What each output was expected to be before anything was read. */
   readonly expected: readonly number[]
   readonly unknowns: Unknowns<Gauss>
   /** Each output as it is expected now. */
   readonly outputs: readonly Gauss[]
+  /** How many times as wide as it was the prior had to be taken, for readings that agree with each other and not with it. */
+  readonly widened: number
 }
 
-/** The innovation gate: standard deviations from what was expected beyond which a probe is in the wrong place. */
+/** The innovation gate: standard deviations from what was expected beyond which one reading alone is not believed. */
 const GATE = 3.2
+/** Where two readings agree against the prior, it is taken this many times as wide, until they fit. */
+const WIDER = [2, 4, 8]
+/** K: so near must both then be. */
+const AGREES = 2
+const LOOKS = { usual: 2, wider: 4 } as const
 
 interface Linearised {
   readonly at: readonly number[]
@@ -29,24 +36,66 @@ interface Linearised {
   readonly slopes: readonly (readonly number[])[]
 }
 
-/** @param outputs the readings' own first, in their order */
-export function* kalmanUpdate(outputs: Outputs, readings: readonly Observation[], prior: Unknowns<Gauss>): Steps<Posterior> {
+/**
+ * One reading that leaves the innovation gate is left out. Two that agree with each other are right, whatever
+ * the prior said: it is then too narrow, and is widened until it has room for them.
+ * @param outputs the readings' own first, in their order
+ * @param mayWiden whether two that agree may do that; of a finished cook they teach nothing of its kit
+ * @param possible whether meat could read so at all; what could not counts for nothing, however often it is read
+ */
+export function* kalmanUpdate(
+  outputs: Outputs,
+  readings: readonly Observation[],
+  prior: Unknowns<Gauss>,
+  possible: readonly boolean[] = readings.map(() => true),
+  mayWiden = true
+): Steps<Posterior> {
   const start = NAMES.map(name => prior[name].mean)
   const sds = NAMES.map(name => prior[name].sd)
   const first = yield* linearise(outputs, start, sds)
-  const accepted = readings.map((r, i) => {
+  const inGate = readings.map((r, i) => {
     const sd = Math.hypot(READING_SD, ...first.slopes[i].map((slope, k) => slope * sds[k]))
-    return Math.abs(r.celsius - first.expected[i]) <= GATE * sd
+    return possible[i] && Math.abs(r.celsius - first.expected[i]) <= GATE * sd
   })
-  const once = updated(readings, accepted, first, start, sds)
-  const line = accepted.includes(true) ? yield* linearise(outputs, once.means, sds) : first
+  const doubted = readings.flatMap((_, i) => (possible[i] && !inGate[i] ? [i] : []))
+  const lastTwo = doubted.slice(-2)
+  if (mayWiden && lastTwo.length === 2 && lastTwo[1] === possible.lastIndexOf(true)) {
+    for (const widened of WIDER) {
+      const wide = sds.map(sd => widened * sd)
+      const off = ({ outputs: found }: Pick<Posterior, 'outputs'>, i: number): number => Math.abs(found[i].mean - readings[i].celsius)
+      const all = yield* fitted(outputs, readings, possible, first, start, wide, sds, LOOKS.wider)
+      if (lastTwo.some(i => off(all, i) > AGREES)) continue
+      const accepted = readings.map((_, i) => possible[i] && off(all, i) <= GATE * READING_SD)
+      return {
+        accepted,
+        ...(yield* fitted(outputs, readings, accepted, first, start, wide, sds, LOOKS.wider)),
+        expected: first.expected,
+        widened
+      }
+    }
+  }
+  const looks = inGate.includes(true) ? LOOKS.usual : 1
+  const found = yield* fitted(outputs, readings, inGate, first, start, sds, sds, looks)
+  return { accepted: inGate, ...found, expected: first.expected, widened: 1 }
+}
+
+/** @param sds of the prior; @param apart how far apart the model is looked at, so that it is made linear; @param looks how often it is */
+function* fitted(
+  outputs: Outputs,
+  readings: readonly Observation[],
+  accepted: readonly boolean[],
+  first: Linearised,
+  start: readonly number[],
+  sds: readonly number[],
+  apart: readonly number[],
+  looks: number
+): Steps<Pick<Posterior, 'unknowns' | 'outputs'>> {
+  let line = first
+  for (let look = 1; look < looks; look++) line = yield* linearise(outputs, updated(readings, accepted, line, start, sds).means, apart)
   const { means, spread } = updated(readings, accepted, line, start, sds)
   const of = (k: number): Gauss => ({ mean: means[k], sd: Math.sqrt(spread[k][k]) })
-  const [thickness, startC, contact, air, heat] = NAMES.map((_, k) => of(k))
   return {
-    accepted,
-    expected: first.expected,
-    unknowns: { thickness, start: startC, contact, air, heat },
+    unknowns: each(name => of(NAMES.indexOf(name))),
     outputs: line.expected.map((expected, i) => ({
       mean:
         expected +
@@ -59,12 +108,12 @@ export function* kalmanUpdate(outputs: Outputs, readings: readonly Observation[]
   }
 }
 
-function* linearise(outputs: Outputs, at: readonly number[], sds: readonly number[]): Steps<Linearised> {
-  const asked = ([thickness, start, contact, air, heat]: readonly number[]): number[] => outputs({ thickness, start, contact, air, heat })
+function* linearise(outputs: Outputs, at: readonly number[], apart: readonly number[]): Steps<Linearised> {
+  const asked = (values: readonly number[]): number[] => outputs(each(name => values[NAMES.indexOf(name)]))
   const expected = asked(at)
   yield
   const turned: number[][] = []
-  for (const [k, sd] of sds.entries()) {
+  for (const [k, sd] of apart.entries()) {
     const moved = asked(at.map((u, j) => (j === k ? u + sd : u)))
     turned.push(moved.map((value, i) => (value - expected[i]) / sd))
     yield

@@ -13,23 +13,24 @@ const { method, setup, plan } = planned(
 )
 const trial = trialOf(method, setup, plan)
 const NONE = { mean: 0, sd: 0 }
-const NOTHING = { thickness: NONE, start: NONE, contact: NONE, air: NONE, heat: NONE }
+const NOTHING = { thickness: NONE, start: NONE, contact: NONE, air: NONE, heat: NONE, model: NONE }
 
 /** Cooks on one pan: the pieces as uncertain as they are taken to be, read as badly as a hand reads. */
 function cooks(count: number, contact: number, noise: Randomness, thing = 'pan'): FinishedCook[] {
   return Array.from({ length: count }, () => {
-    const of = (name: 'thickness' | 'start' | 'air'): number => PRIOR[name].sd * noise.normal()
+    const of = (name: 'thickness' | 'start' | 'air' | 'model'): number => PRIOR[name].sd * noise.normal()
     const truth = withUnknowns(setup, {
       thickness: of('thickness'),
       start: of('start'),
       contact: Math.log(contact),
       air: of('air'),
-      heat: 0
+      heat: 0,
+      model: of('model')
     })
     const [seen] = drawMembers({ ...trial, setup: truth }, 1, 1, NOTHING)
     const readings = [0.5, 0.8].map(share => {
       const time = share * plan.pull.time
-      return { time, celsius: seen.core(time) + READING_SD * noise.normal() }
+      return { time, celsius: seen.reads(time) + READING_SD * noise.normal() }
     })
     return { trial: trial as FinishedCook['trial'], readings, contact: thing, heat: null }
   })
@@ -66,7 +67,7 @@ describe('what finished cooks teach of the kit', () => {
 
   it('a strong pan and a weak one are told apart, and neither is made out to be more than it is', () => {
     const noise = new Randomness(2)
-    const [strong, weak] = finish(learning([...cooks(15, 1.4, noise), ...cooks(15, 0.7, noise, 'other')]))
+    const [strong, weak] = finish(learning([...cooks(30, 1.4, noise), ...cooks(30, 0.7, noise, 'other')]))
     expect(Math.exp(strong.value)).toBeGreaterThan(1.07)
     expect(Math.exp(strong.value)).toBeLessThan(1.45)
     expect(Math.exp(weak.value)).toBeLessThan(0.93)

@@ -66,7 +66,7 @@ export function* learning(cooks: readonly FinishedCook[]): Steps<Learned[]> {
 
 /** @returns null where no reading could be */
 function* weighed(trial: Trial<unknown>, readings: readonly Observation[], prior: Unknowns<Gauss>): Steps<Unknowns<Gauss> | null> {
-  const { accepted, unknowns } = yield* kalmanUpdate(u => coresAt(trial, readings, u), readings, prior)
+  const { accepted, unknowns } = yield* kalmanUpdate(u => coresAt(trial, readings, u), readings, prior, undefined, false)
   return accepted.includes(true) ? unknowns : null
 }
 
@@ -74,5 +74,5 @@ function coresAt(trial: Trial<unknown>, readings: readonly Observation[], unknow
   const setup = withUnknowns(trial.setup, unknowns)
   const [fineness, steps] = setup.flat ? (['fine', DEFAULT_STEPS] as const) : (['coarse', COARSE_STEPS] as const)
   const { history } = run(trial.subject(setup, fineness), trial.stages(setup, trial.free), { ...KEEP_ENDS, every: 8 }, steps)
-  return readings.map(r => valueAt(history.time, history.core, r.time))
+  return readings.map(r => valueAt(history.time, history.probe, r.time))
 }

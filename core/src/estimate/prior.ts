@@ -1,6 +1,6 @@
 /**
- * What is not known of a cook before anything is read: thickness, start, contact, convection and
- * heat, each a range by its middle and its standard deviation; and what a reading is worth.
+ * What is not known of a cook before anything is read: thickness, start, contact, convection, heat, and how far the
+ * model itself is to be believed, each a range by its middle and its standard deviation; and what a reading is worth.
  */
 import type { Constants } from '#core/heat/constants'
 import type { Setup } from '#core/method/setup'
@@ -22,61 +22,76 @@ export interface Unknowns<T> {
   readonly contact: T
   readonly air: T
   readonly heat: T
+  /** Of how fast heat goes through the meat, by its shape, its grain and all that no size tells: the logarithm of a factor. */
+  readonly model: T
 }
-export const NAMES = ['thickness', 'start', 'contact', 'air', 'heat'] as const
+export const NAMES = ['thickness', 'start', 'contact', 'air', 'heat', 'model'] as const
 
 /** Standard deviations from the middle to the end of a range that holds 80 %. */
 export const EIGHTY = 1.2816
 const within = (range: number): Gauss => ({ mean: 0, sd: range / EIGHTY })
 
-/** Ranges that hold 80 % of what happens; common practice, no source. */
-export const UNKNOWN = { thicknessMm: 2, startC: 3, contact: 0.3, convection: 0.3, ovenK: 10 } as const
+/** Ranges that hold 80 % of what happens; common practice, no source. The model's own is what its cases show: see docs/physics.md. */
+export const UNKNOWN = { thicknessMm: 2, startC: 3, contact: 0.3, convection: 0.3, ovenK: 10, model: 0.15 } as const
 
 export const PRIOR: Unknowns<Gauss> = {
   thickness: within(UNKNOWN.thicknessMm),
   start: within(UNKNOWN.startC),
   contact: within(Math.log(1 + UNKNOWN.contact)),
   air: within(Math.log(1 + UNKNOWN.convection)),
-  heat: within(UNKNOWN.ovenK)
+  heat: within(UNKNOWN.ovenK),
+  model: within(Math.log(1 + UNKNOWN.model))
 }
 
-export const each = <T>(of: (name: keyof Unknowns<unknown>) => T): Unknowns<T> => ({
+export const each = <T>(of: (name: (typeof NAMES)[number]) => T): Unknowns<T> => ({
   thickness: of('thickness'),
   start: of('start'),
   contact: of('contact'),
   air: of('air'),
-  heat: of('heat')
+  heat: of('heat'),
+  model: of('model')
 })
 
 export const drawUnknowns = (random: Randomness, prior: Unknowns<Gauss> = PRIOR): Unknowns<number> =>
   each(name => prior[name].mean + prior[name].sd * random.normal())
 
-export function withUnknowns<S>(setup: Setup<S>, u: Unknowns<number>): Setup<S> {
-  const { piece, constants: c } = setup
-  const thicknessMm = Math.max(2, piece.thicknessMm + u.thickness)
-  const thicker = thicknessMm / piece.thicknessMm
+/** The book's constants as they are where contact, air and the model are such. */
+export function uncertain(c: Constants, u: Pick<Unknowns<number>, 'contact' | 'air' | 'model'>): Constants {
   const contact = Math.exp(u.contact)
   const air = Math.exp(u.air)
-  const constants: Constants = {
+  return {
     ...c,
+    fibreFactor: c.fibreFactor * Math.exp(u.model),
     panContact: c.panContact * contact,
     roomConvection: c.roomConvection * air,
     restConvection: c.restConvection * air,
     foilConvection: c.foilConvection * air,
-    ovenConvection: c.ovenConvection * air,
+    ovenDraught: c.ovenDraught * air,
     fanConvection: c.fanConvection * air,
     lidConvection: c.lidConvection * air,
     coalConvection: c.coalConvection * air,
     bathConductance: c.bathConductance * air,
     potConductance: c.potConductance * air
   }
+}
+
+export function withUnknowns<S>(setup: Setup<S>, u: Unknowns<number>): Setup<S> {
+  const { piece, constants: c } = setup
+  const thicknessMm = Math.max(2, piece.thicknessMm + u.thickness)
+  const thicker = thicknessMm / piece.thicknessMm
+  const constants = uncertain(c, u)
   // A roast that is thicker is so both ways across; a steak keeps the face it has.
-  const heavier = piece.form === 'roast' ? thicker * thicker : thicker
+  const joint = piece.form === 'roast'
+  const size = {
+    thicknessMm,
+    weightG: piece.weightG * (joint ? thicker * thicker : thicker),
+    widthMm: joint ? piece.widthMm * thicker : piece.widthMm
+  }
   const settings = hotterBy(setup.settings, u.heat)
   return {
     ...setup,
     settings,
-    piece: { ...piece, thicknessMm, startC: piece.startC + u.start, weightG: piece.weightG * heavier },
+    piece: { ...piece, ...size, startC: piece.startC + u.start },
     constants
   }
 }

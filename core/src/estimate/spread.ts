@@ -1,5 +1,5 @@
 /**
- * What is not known and what it does to a plan: thickness, start, contact, convection and heat, each drawn
+ * What is not known and what it does to a plan: thickness, start, contact, convection, heat and the model itself, each drawn
  * at random inside its range, the plan's program run on every draw. Seeded, so that the same plan always shows
  * the same range. Draws are coarse, so what is shown is the plan's own figures moved by how a draw differs from
  * the undisturbed one.
@@ -11,7 +11,7 @@ import { percentile, percentiles, type Percentiles } from '#core/numerics/statis
 import { finish, type Steps } from '#core/numerics/steps'
 import type { Plan } from '#core/plan/plan'
 import { drawing } from './ensemble'
-import type { Gauss, Unknowns } from './prior'
+import { each, type Gauss, type Unknowns } from './prior'
 import { trialOf } from './trial'
 
 export interface Spread {
@@ -33,7 +33,7 @@ const SEED = 20262
 const POINTS = 60
 
 const sure: Gauss = { mean: 0, sd: 0 }
-const UNDISTURBED: Unknowns<Gauss> = { thickness: sure, start: sure, contact: sure, air: sure, heat: sure }
+const UNDISTURBED: Unknowns<Gauss> = each(() => sure)
 
 export const spreadOf = <S extends Resting>(method: Method<S>, setup: Setup<S>, plan: Plan): Spread =>
   finish(spreading(method, setup, plan))

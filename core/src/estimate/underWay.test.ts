@@ -191,7 +191,7 @@ describe('the probe', () => {
       const at = 0.7 * plan.pull.time
       const past = asPlanned(at)
       const real = planUnderWay(method, truth, TARGET, onTheHeat(past), plan.free)
-      const read = { time: at, celsius: valueAt(real.history.time, real.history.core, at) }
+      const read = { time: at, celsius: valueAt(real.history.time, real.history.probe, at) }
       const likely = assimilateUnderWay(method, setup, TARGET, onTheHeat(past), [read], plan.free)
       expect(likely.rejected).toEqual([])
       expect(likely.expectedC! - read.celsius).toBeGreaterThan(0)

@@ -38,6 +38,8 @@ const WORTH_SAYING = 0.5
 /** Put back, it may take as long as it likes, s. */
 const AGAIN_AT_MOST = 3 * 3600
 const USUALLY_AGAIN = 60
+/** s after the last reading. */
+const READ_ON = 30
 /** s: what is over in less is nothing. */
 const LEAST = 0.1
 
@@ -213,7 +215,8 @@ export function assimilateUnderWay<S extends Resting>(
     subject: method.subject,
     stages: (varied, free) => rested(remaining(method, varied, happened).timeline(free, null), varied),
     free: Math.max(near, bounds[0] + 1),
-    goal: method.goal(setup, target)
+    goal: method.goal(setup, target),
+    ...(happened.off ? { restS: Math.max(0, ...readings.map(r => r.time)) - secondsOf(happened.past) + READ_ON } : {})
   }
   const found = assimilate(trial, readings)
   // Where no time is left to choose, none of it is uncertain.

@@ -37,6 +37,7 @@ export interface Cooked {
   readonly run: Run
   /** s when it came off the heat. */
   readonly off: number
+  /** What a probe shows. */
   readonly coreAt: (seconds: number) => number
 }
 
@@ -59,17 +60,19 @@ export function cook<K extends MethodKind>(
   const { heating, rest } = timelineOf(method, setup, free)
   const stages = [...heating, rest(REST)]
   const outcome = run(method.subject(setup, fineness), stages, { ...KEEP_ENDS, every: 10 }, DEFAULT_STEPS)
-  const { time, core } = outcome.history
-  return { run: outcome, off: outcome.stageEnds[heating.length - 1], coreAt: t => valueAt(time, core, t) }
+  const { time, probe } = outcome.history
+  return { run: outcome, off: outcome.stageEnds[heating.length - 1], coreAt: t => valueAt(time, probe, t) }
 }
 
-/** Rise of the core from coming off the heat to its peak. */
-export const carryover = (cooked: Cooked): number => cooked.run.peak.core - cooked.coreAt(cooked.off)
+/** Rise of what a probe shows from coming off the heat to its peak. */
+export function carryover({ run: { history }, off, coreAt }: Cooked): number {
+  return history.probe.reduce((most, T, i) => (history.time[i] >= off ? Math.max(most, T) : most), -Infinity) - coreAt(off)
+}
 
-/** Time off the start at which the core first reads a temperature, s; Infinity where it never does. */
+/** Time off the start at which a probe first shows a temperature, s; Infinity where it never does. */
 export function reaches({ run: { history } }: Cooked, celsius: number): number {
-  const i = history.core.findIndex(T => T >= celsius)
+  const i = history.probe.findIndex(T => T >= celsius)
   if (i <= 0) return i === 0 ? 0 : Infinity
-  const share = (celsius - history.core[i - 1]) / (history.core[i] - history.core[i - 1])
+  const share = (celsius - history.probe[i - 1]) / (history.probe[i] - history.probe[i - 1])
   return history.time[i - 1] + share * (history.time[i] - history.time[i - 1])
 }

@@ -64,6 +64,20 @@ export const CASES: readonly Case[] = [
   grilled('held out', 19, [8, 10], 'ribeye', USDA),
 
   {
+    id: 'low-oven-strip',
+    what: 'strip 36–40 mm from the fridge, rack in an oven of 120 °C for 35–55 min, before its sear',
+    source: PRACTICE,
+    use: 'fitted',
+    unit: '°C',
+    seen: [44, 50],
+    middleIs: '38 mm, 45 min',
+    figure: (ease, c) => {
+      const piece = steak(between(40, 36, ease), { surface: 'aired' })
+      const cooked = cook('oven then sear', piece, { ovenC: 120, searS: 0 }, minutes(between(35, 55, ease)), c)
+      return cooked.coreAt(cooked.off)
+    }
+  },
+  {
     id: 'strip-pan',
     what: 'strip said to be 38 mm (30–38), half an hour out, 5 min a side and the fat edge: reads 50–54 °C within 10–12 min',
     source: PRACTICE,

@@ -1,7 +1,7 @@
 /** The set-ups that several cases share: roasts by the chart, skillets, grills, baths, a belt grill, and cooks watched at work. */
 import type { Constants } from '#core/heat/constants'
 import { between as facesBetween, type Face } from '#core/heat/faces'
-import { DEFAULT_RESOLUTION, cylinderGrid, slabGrid } from '#core/heat/grid'
+import { DEFAULT_RESOLUTION, cylinderGrid, roundSection, slabGrid } from '#core/heat/grid'
 import { KEEP_ENDS, run, type Stage } from '#core/heat/program'
 import { meatMaterial } from '#core/heat/properties'
 import { KITCHEN, openAir } from '#core/kit/air'
@@ -98,7 +98,7 @@ export const baldwin = (use: Use, mm: number, table: number, shape: 'slab' | 'cy
   middleIs: `${mm} mm`,
   figure: (_, c) => {
     const bath: Face = { kind: 'fixed', at: 55, conductance: c.bathConductance }
-    const grid = shape === 'slab' ? slabGrid(mm / 1000) : cylinderGrid(mm / 2000)
+    const grid = shape === 'slab' ? slabGrid(mm / 1000) : cylinderGrid(roundSection(mm / 2000))
     const faces =
       shape === 'slab' ? facesBetween(bath, bath) : ({ first: { kind: 'closed' }, second: { kind: 'closed' }, side: bath } as const)
     const stage: Stage = { name: 'bath', end: { coreReaches: 54.5, atMost: minutes(600) }, faces }

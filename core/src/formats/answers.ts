@@ -63,7 +63,7 @@ function figures({ plan: found, lateS }: Planned, off: Misjudged): object {
   return {
     free: { what: METHODS[found.kind as keyof typeof METHODS].free, seconds: seconds(found.free) },
     phases: found.phases.map(p => ({ phase: p.phase, name: p.name, spells: p.spells, fromS: seconds(p.from), toS: seconds(p.to) })),
-    pull: { atS: seconds(found.pull.time), coreC: degrees(found.pull.core) },
+    pull: { atS: seconds(found.pull.time), coreC: degrees(found.pull.core), probeC: degrees(found.pull.probe) },
     peak: { atS: seconds(found.peak.time), coreC: degrees(found.peak.core) },
     carryoverK: degrees(found.peak.core - found.pull.core),
     carve: { atS: seconds(found.carve.time), coreC: degrees(found.carve.core) },

@@ -133,10 +133,10 @@ describe('refusals', () => {
 })
 
 describe('a roast is simulated as well as a steak', () => {
-  it('with its side turned to the oven and a fat cap on one end', () => {
+  it('with its side turned to the oven, and paste all round it', () => {
     const oven = { air: '180 °C', convection: 10, vapour: 80 }
     const answer = answerSimulate({
-      piece: { ...LOG, coats: [{ what: 'fat cap', on: 'side', thickness: '5 mm' }] },
+      piece: { ...LOG, coats: [{ what: 'mushroom paste', on: 'side', thickness: '5 mm' }] },
       stages: [{ for: '30 min', first: oven, second: oven, side: oven }],
       record: { every: '60 s' }
     }) as { series: { sideC: number[]; coreC: number[] }; radiusMm: (number | null)[] }

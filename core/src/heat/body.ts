@@ -13,10 +13,13 @@ import { lumpOf, type Face, type Faces } from './faces'
 import type { Grid } from './grid'
 import { ThermalCentre } from './thermalCentre'
 import type { Burner, LumpState } from './lump'
-import { integral, WATER_HEAT, type Material } from './properties'
-import type { End } from './boundaryFluxes'
+import { at, integral, WATER_HEAT, type Material } from './properties'
+import type { BoundaryFluxes, End } from './boundaryFluxes'
 import { GAMMA, GridLine } from './gridLine'
-import { Surface } from './surface'
+import { held } from './moisture'
+import { Rim } from './rim'
+import { Surface, type Cover } from './surface'
+import { BOILING_LATENT_HEAT } from './vapour'
 
 export interface BodyStart {
   readonly temperature: number
@@ -55,6 +58,13 @@ export class Body {
   private readonly axialLine: GridLine
   private readonly radialLine: GridLine
   private readonly inner: Surface
+  /** Of a slab that has an end; its surface is none of `side`, which are a grid's. */
+  readonly rim: Rim | null
+  private readonly rimSurface: Surface
+  /** m of rim line that a square metre of slab stands for: its thickness over its face. */
+  private readonly rimShare: number
+  /** kg/m³ at the axis when the rim was last stepped. */
+  private meanWater: number
   /** What the last step gave each cell a second, for the middle of the next: K/s, kg/(m³·s), and J/(m³·s) by direction. */
   private readonly warming: Float64Array
   private readonly wetting: Float64Array
@@ -62,6 +72,7 @@ export class Body {
   private readonly radialRate: Float64Array
   /** Share of each cell in the volume. */
   private readonly weight: Float64Array
+  private readonly volume: number
   // Scratch.
   private readonly temperatureBefore: Float64Array
   private readonly waterBefore: Float64Array
@@ -74,19 +85,25 @@ export class Body {
     readonly grid: Grid,
     /** 0 is the meat, the others its coats. */
     readonly materials: readonly Material[],
-    constants: Constants,
-    private readonly start: BodyStart
+    private readonly constants: Constants,
+    private readonly start: BodyStart,
+    sideCover: Cover | null = null
   ) {
     const scratch = (): Float64Array => new Float64Array(grid.cells)
     this.temperature = scratch().fill(start.temperature)
     this.hottest = scratch().fill(start.temperature)
     this.water = Float64Array.from(grid.material, m => materials[m].rawWater)
-    const surfaces = (count: number): Surface[] => Array.from({ length: count }, () => this.newSurface(start.film))
+    const surfaces = (count: number, cover: Cover | null = null): Surface[] =>
+      Array.from({ length: count }, () => this.newSurface(start.film, cover))
     const { radial, axial } = grid
     this.first = surfaces(axial.area[0] > 0 ? radial.cells : 0)
     this.second = surfaces(axial.area[axial.cells] > 0 ? radial.cells : 0)
-    this.side = surfaces(radial.area[radial.cells] > 0 ? axial.cells : 0)
+    this.side = surfaces(radial.area[radial.cells] > 0 ? axial.cells : 0, sideCover)
     this.inner = this.newSurface(0)
+    this.rim = grid.rim ? new Rim(grid.rim, materials[0], start.boiling, constants, start.temperature) : null
+    this.rimSurface = this.newSurface(start.film, sideCover)
+    this.meanWater = 0
+    this.rimShare = grid.rim ? axial.edge[axial.cells] / grid.rim.volume.reduce((sum, v) => sum + v, 0) : 0
     this.centre = new ThermalCentre(grid, start.temperature)
     this.warming = scratch()
     this.wetting = scratch()
@@ -97,8 +114,9 @@ export class Body {
     this.axialLine = new GridLine(axial, materials, start.boiling, constants, radial.cells === 1 ? state : undefined)
     this.radialLine = new GridLine(radial, materials, start.boiling, constants)
     const volume = (cell: number): number => radial.volume[Math.floor(cell / axial.cells)] * axial.volume[cell % axial.cells]
-    const whole = this.sum(() => 1)
-    this.weight = Float64Array.from({ length: grid.cells }, (_, cell) => volume(cell) / whole)
+    this.volume = this.sum(() => 1)
+    this.weight = Float64Array.from({ length: grid.cells }, (_, cell) => volume(cell) / this.volume)
+    for (let i = 0; i < grid.cells; i++) this.meanWater += this.weight[i] * this.water[i]
     this.temperatureBefore = scratch()
     this.waterBefore = scratch()
     const end = (): End => ({ surface: this.inner, face: CLOSED, lumpAtFirst: 0, lumpAtSecond: 0 })
@@ -120,7 +138,10 @@ export class Body {
     if (alongAxis) this.sweepAxis(dt, faces, lumps)
     if (inRadius && !this.radialFirst) this.sweepRadius(dt, faces, lumps)
     this.radialFirst = !this.radialFirst
+    if (this.rim) this.stepRim(dt, this.rim, faces, lumps)
     for (let i = 0; i < lumps.length; i++) lumps[i].finish(dt, amount * this.lumpHeat[i], amount * this.lumpSlope[i])
+
+    this.seep(dt)
 
     const { hottest, weight } = this
     const wet = this.start.boiling - 1
@@ -147,13 +168,17 @@ export class Body {
 
   /** Steps of its grid lines that did not settle and were taken in two. */
   get halvings(): number {
-    return this.axialLine.halvings + this.radialLine.halvings
+    return this.axialLine.halvings + this.radialLine.halvings + (this.rim?.line.halvings ?? 0)
   }
 
   /** Enthalpy of everything in the cells above 0 °C, J; for the energy balance. */
   get enthalpy(): number {
     const { grid, materials, temperature, water } = this
-    return this.sum(i => integral(materials[grid.material[i]].solidsHeat, temperature[i]) + water[i] * integral(WATER_HEAT, temperature[i]))
+    const over = this.rimShare * (this.rim?.enthalpyOver ?? 0)
+    return (
+      over +
+      this.sum(i => integral(materials[grid.material[i]].solidsHeat, temperature[i]) + water[i] * integral(WATER_HEAT, temperature[i]))
+    )
   }
 
   /** Water in the cells and on the faces, kg. */
@@ -161,7 +186,9 @@ export class Body {
     const { radial, axial } = this.grid
     const ends = [...this.first, ...this.second].reduce((sum, s, i) => sum + s.film * radial.volume[i % radial.cells], 0)
     const side = this.side.reduce((sum, s, k) => sum + s.film * axial.volume[k] * radial.area[radial.cells], 0)
-    return this.sum(i => this.water[i]) + ends + side
+    const rim =
+      this.rim && this.grid.rim ? this.rimShare * (this.rimSurface.film * this.grid.rim.area[this.grid.rim.cells] + this.rim.waterOver) : 0
+    return this.sum(i => this.water[i]) + ends + side + rim
   }
 
   /** By volume, °C. */
@@ -169,7 +196,7 @@ export class Body {
     const { weight, temperature } = this
     let sum = 0
     for (let i = 0; i < weight.length; i++) sum += weight[i] * temperature[i]
-    return sum
+    return sum + (this.rim?.over ?? 0)
   }
 
   /** Raw, kg. */
@@ -188,8 +215,26 @@ export class Body {
     return total
   }
 
-  private newSurface(film: number): Surface {
-    return new Surface(this.start.temperature, film, this.start.boiling)
+  /** Heated muscle lets go of water faster than it wanders out through it: some finds a way of its own, along seams and cut ends, and drips. */
+  private seep(dt: number): void {
+    const { grid, materials, temperature, water, weight, ledger } = this
+    const gone = Math.min(1, this.constants.juiceSeep * dt)
+    if (gone <= 0) return
+    for (let i = 0; i < water.length; i++) {
+      const { tightens, rawWater } = materials[grid.material[i]]
+      if (!tightens) continue
+      const loose = water[i] - rawWater * held(temperature[i])
+      if (loose <= 0) continue
+      const left = gone * loose
+      water[i] -= left
+      const mass = left * weight[i] * this.volume
+      ledger.dripped += mass
+      ledger.carriedOut += mass * integral(WATER_HEAT, temperature[i])
+    }
+  }
+
+  private newSurface(film: number, cover: Cover | null = null): Surface {
+    return new Surface(this.start.temperature, film, this.start.boiling, cover)
   }
 
   private sweepAxis(dt: number, faces: Faces, lumps: readonly LumpState[]): void {
@@ -214,6 +259,69 @@ export class Body {
     }
   }
 
+  private stepRim(dt: number, rim: Rim, faces: Faces, lumps: readonly LumpState[]): void {
+    const { temperature, temperatureBefore, weight, ends } = this
+    let gain = 0
+    let mean = 0
+    let water = 0
+    for (let i = 0; i < weight.length; i++) {
+      water += weight[i] * this.water[i]
+      gain += weight[i] * (temperature[i] - temperatureBefore[i])
+      mean += weight[i] * temperature[i]
+    }
+    this.turnTo(0, CLOSED, lumps)
+    this.turnTo(1, faces.side, lumps)
+    ends[0].surface = this.inner
+    ends[1].surface = this.rimSurface
+    const dried = water - this.meanWater
+    this.meanWater = water
+    this.book(rim.step(dt, gain, dried, this.settling(), ends[0], ends[1]), this.rimShare)
+    // What a dry rim could not give off was booked for all of the face.
+    const kept = this.rimShare * rim.faceWater
+    const latent = kept * BOILING_LATENT_HEAT
+    const warmth = kept * integral(WATER_HEAT, mean)
+    this.ledger.evaporated -= kept
+    this.ledger.latentOut -= latent
+    this.ledger.carriedOut -= warmth
+    this.ledger.heatIn += this.rimShare * rim.faceHeat - latent - warmth
+    const evening = rim.evening * dt
+    const wet = this.start.boiling - 1
+    // What boils is left alone; the others share what the axis was given, and no more than that.
+    let heat = 0
+    let capacity = 0
+    for (let i = 0; i < temperature.length; i++) {
+      const T = temperature[i]
+      if (T >= wet) continue
+      const c = weight[i] * this.capacityOf(i)
+      capacity += c
+      heat += c * (rim.axisGain + evening * (mean - T))
+    }
+    if (capacity <= 0) return
+    const mend = (rim.axisHeat - heat) / capacity
+    for (let i = 0; i < temperature.length; i++) {
+      const T = temperature[i]
+      if (T < wet) temperature[i] = T + rim.axisGain + evening * (mean - T) + mend
+    }
+  }
+
+  /** J/(m³·K) */
+  private capacityOf(i: number): number {
+    const T = this.temperature[i]
+    return at(this.materials[this.grid.material[i]].solidsHeat, T) + this.water[i] * at(WATER_HEAT, T)
+  }
+
+  /** 1/s at which the two faces draw the mean over the thickness along, by what they pass for each kelvin; the slab between is its first mode's. */
+  private settling(): number {
+    const { axial } = this.grid
+    const thickness = axial.edge[axial.cells]
+    const [meat] = this.materials
+    const inside = thickness / (FIRST_MODE * at(meat.wetConductivity, TYPICAL_C))
+    const capacity = at(meat.solidsHeat, TYPICAL_C) + meat.rawWater * at(WATER_HEAT, TYPICAL_C)
+    let through = 0
+    for (const { intoSlope } of [this.first[0], this.second[0]]) if (intoSlope < 0) through += 1 / (inside - 1 / intoSlope)
+    return through / (capacity * thickness)
+  }
+
   private turnTo(side: 0 | 1, face: Face, lumps: readonly LumpState[]): void {
     const end = this.ends[side]
     const touched = lumpOf(face)
@@ -225,7 +333,7 @@ export class Body {
 
   /** One line, from its place in the body and back. @param size how much of the body a unit of line stands for */
   private sweep(line: GridLine, rates: Float64Array, offset: number, stride: number, size: number, dt: number): void {
-    const { temperature, water, warming, wetting, grid, ledger, ends } = this
+    const { temperature, water, warming, wetting, grid, ends } = this
     const n = line.axis.cells
     // A slab has one line, and the line's arrays are the body's.
     const apart = line.temperature !== temperature
@@ -243,7 +351,11 @@ export class Body {
       water[at] = line.water[i]
       rates[at] = line.rate[i]
     }
-    const { fluxes } = line
+    this.book(line.fluxes, size)
+  }
+
+  private book(fluxes: BoundaryFluxes, size: number): void {
+    const { ledger, ends } = this
     ledger.heatIn += size * fluxes.heatIn
     ledger.latentOut += size * fluxes.latentOut
     ledger.carriedOut += size * fluxes.carriedOut
@@ -258,4 +370,6 @@ export class Body {
   }
 }
 
+const FIRST_MODE = Math.PI ** 2 / 2
+const TYPICAL_C = 40
 const CLOSED: Face = { kind: 'closed' }

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { ConvergenceError } from '#core/numerics/convergence'
 import { between, type Face } from './faces'
-import { slabGrid } from './grid'
+import { cylinderGrid, mirroredGrid, roundSection, slabGrid } from './grid'
 import { LumpState } from './lump'
 import { KEEP_ENDS, run } from './program'
 import { drySolid } from './properties'
@@ -30,20 +30,34 @@ describe('steps that do not settle', () => {
 })
 
 describe('the step control', () => {
-  const control = stepControl(slabGrid(0.04), 1, DEFAULT_STEPS)
+  const control = stepControl(slabGrid(0.04), DEFAULT_STEPS)
 
   it('lengthens by the root of what the error leaves room for, threefold at most, and never below its first', () => {
-    expect(nextStep(control, 2, 7 / 4, 0)).toBeCloseTo(4, 6)
+    const { kelvin, longest, shareOfAge } = control
+    expect(nextStep(control, 2, kelvin / 4, 0)).toBeCloseTo(4, 6)
     expect(nextStep(control, 2, 1e-9, 0)).toBeCloseTo(6, 6)
-    expect(nextStep(control, 2, 28, 0)).toBeCloseTo(1, 6)
+    expect(nextStep(control, 2, 4 * kelvin, 0)).toBeCloseTo(1, 6)
     expect(nextStep(control, 0.7, 1e9, 0)).toBe(control.first)
-    expect(nextStep(control, 10, 1e-9, 60)).toBe(DEFAULT_STEPS.longest)
-    expect(nextStep(control, 20, 1e-9, 3600)).toBeCloseTo(60, 6)
+    expect(nextStep(control, 10, 1e-9, 60)).toBe(longest)
+    expect(nextStep(control, 50, 1e-9, 3600)).toBeCloseTo(3600 * shareOfAge, 6)
   })
 
   it('goes shorter in a thin piece, for a coarse search longer', () => {
-    expect(stepControl(slabGrid(0.01), 1, DEFAULT_STEPS).first).toBeLessThan(0.3 * control.first)
-    expect(stepControl(slabGrid(0.04), 1, COARSE_STEPS).longest).toBeGreaterThan(2 * control.longest)
+    expect(stepControl(slabGrid(0.01), DEFAULT_STEPS).first).toBeLessThan(0.3 * control.first)
+    expect(stepControl(slabGrid(0.04), COARSE_STEPS).longest).toBeGreaterThan(2 * control.longest)
+  })
+
+  it('knows a log and its half for as thick as they are, and goes shorter where a thin layer lies round it', () => {
+    const section = roundSection(0.04)
+    const long = stepControl(cylinderGrid(section), DEFAULT_STEPS)
+    expect(stepControl(mirroredGrid(section, 0.2), DEFAULT_STEPS).longest).toBeCloseTo(long.longest, 6)
+    expect(long.longest).toBeGreaterThan(control.longest)
+    const wrapped = [
+      { on: 'side', thickness: 0.003, material: 1 },
+      { on: 'side', thickness: 0.006, material: 2 }
+    ] as const
+    expect(stepControl(cylinderGrid(section, undefined, wrapped), DEFAULT_STEPS).longest).toBeLessThan(0.5 * control.longest)
+    expect(stepControl(cylinderGrid(section, undefined, wrapped), DEFAULT_STEPS).shareOfAge).toBeLessThan(0.1 * control.shareOfAge)
   })
 })
 

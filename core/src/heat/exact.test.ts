@@ -7,7 +7,7 @@ import j0 from '@stdlib/math-base-special-besselj0'
 import j1 from '@stdlib/math-base-special-besselj1'
 import { describe, expect, it } from 'vitest'
 import { CONSTANTS } from './constants'
-import { cylinderGrid, roundGrid, slabGrid, type Grid } from './grid'
+import { cylinderGrid, roundGrid, slabGrid, type Grid, roundSection } from './grid'
 import { allOver, between, CLOSED, type Face, type Faces } from './faces'
 import { KEEP_ENDS, run } from './program'
 import { drySolid } from './properties'
@@ -76,13 +76,13 @@ describe('at the default resolution a body in a bath follows the exact series ev
   })
 
   it.each(CASES)('long cylinder, Bi %d, Fo %d', (bi, fo) => {
-    const grid = cylinderGrid(HALF)
+    const grid = cylinderGrid(roundSection(HALF))
     const places = Array.from(grid.radial.centre, r => r / HALF)
     expect(worst(temperatures(grid, bi, fo, OUTER), places, r => cylinder(bi, fo, r))).toBeLessThan(0.1)
   })
 
   it.each(CASES)('finite cylinder, as high as wide, by the product of the two: Bi %d, Fo %d', (bi, fo) => {
-    const grid = roundGrid(HALF, 2 * HALF)
+    const grid = roundGrid(roundSection(HALF), 2 * HALF)
     const across = Array.from(grid.radial.centre, r => cylinder(bi, fo, r / HALF))
     const along = Array.from(grid.axial.centre, z => slab(bi, fo, (z - HALF) / HALF))
     const exact = across.flatMap(c => along.map(s => c * s))

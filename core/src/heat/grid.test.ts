@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { CONSTANTS } from './constants'
 import { allOver, between, CLOSED, type AirFace, type Face, type Faces } from './faces'
-import { COARSE_ROUND_RESOLUTION, cylinderGrid, mirroredGrid, roundGrid, slabGrid, type Coat, type Grid } from './grid'
+import { COARSE_ROUND_RESOLUTION, cylinderGrid, mirroredGrid, roundGrid, slabGrid, type Coat, type Grid, roundSection } from './grid'
 import { KEEP_ENDS, run, type Run } from './program'
 import { DEFAULT_STEPS, type StepLengths } from './stepControl'
 import { coatMaterial, drySolid, meatMaterial, type Material } from './properties'
@@ -24,29 +24,31 @@ describe('the same body by another grid', () => {
   it('rings with a closed side are a slab, crust, water and all', () => {
     const faces: Faces = { first: HOT, second: OVEN, side: CLOSED }
     const slab = cooked(slabGrid(0.03, RES), between(HOT, OVEN), 600)
-    const round = cooked(roundGrid(0.05, 0.03, RES), faces, 600)
+    const round = cooked(roundGrid(roundSection(0.05), 0.03, RES), faces, 600)
     expect(Math.abs(round.peak.core - slab.peak.core)).toBeLessThan(0.15)
     expect(Math.abs(round.loss - slab.loss)).toBeLessThan(0.001)
   })
 
   it('layers with closed ends are a long cylinder', () => {
     const faces: Faces = { first: CLOSED, second: CLOSED, side: OVEN }
-    const long = cooked(cylinderGrid(0.03, RES), faces, 1800)
-    const round = cooked(roundGrid(0.03, 0.1, RES), faces, 1800)
+    const long = cooked(cylinderGrid(roundSection(0.03), RES), faces, 1800)
+    const round = cooked(roundGrid(roundSection(0.03), 0.1, RES), faces, 1800)
     expect(Math.abs(round.body.centre.core - long.body.centre.core)).toBeLessThan(0.15)
     expect(Math.abs(round.loss - long.loss)).toBeLessThan(0.001)
   })
 
   it('half of a roast is as good as all of it', () => {
-    const [whole, half] = [roundGrid, mirroredGrid].map(of => cooked(of(0.03, 0.16, RES), allOver(OVEN), 1800, [MEAT], EVEN_STEPS))
+    const [whole, half] = [roundGrid, mirroredGrid].map(of =>
+      cooked(of(roundSection(0.03), 0.16, RES), allOver(OVEN), 1800, [MEAT], EVEN_STEPS)
+    )
     expect(Math.abs(half.body.centre.core - whole.body.centre.core)).toBeLessThan(0.05)
     expect(half.body.grid.cells).toBeLessThan(0.6 * whole.body.grid.cells)
     expect(half.body.ledger.heatIn / whole.body.ledger.heatIn).toBeCloseTo(0.5, 3)
   })
 
   it('a stub is sooner hot than the endless cylinder it is cut from', () => {
-    const stub = cooked(roundGrid(0.03, 0.06, RES), allOver(OVEN), 1500)
-    const long = cooked(cylinderGrid(0.03, RES), { first: CLOSED, second: CLOSED, side: OVEN }, 1500)
+    const stub = cooked(roundGrid(roundSection(0.03), 0.06, RES), allOver(OVEN), 1500)
+    const long = cooked(cylinderGrid(roundSection(0.03), RES), { first: CLOSED, second: CLOSED, side: OVEN }, 1500)
     expect(stub.body.centre.core).toBeGreaterThan(long.body.centre.core + 5)
   })
 })
@@ -57,7 +59,7 @@ describe('cells', () => {
       fc.property(fc.integer({ min: 3, max: 100 }), fc.integer({ min: 3, max: 300 }), fc.boolean(), (radiusMm, heightMm, coated) => {
         const [radius, height] = [radiusMm / 1000, heightMm / 1000]
         const coats: Coat[] = coated ? [{ on: 'side', thickness: 0.2 * radius, material: 1 }] : []
-        const { radial, axial, cells, material } = roundGrid(radius, height, undefined, coats)
+        const { radial, axial, cells, material } = roundGrid(roundSection((coated ? 0.8 : 1) * radius), height, undefined, coats)
         expect(cells).toBe(radial.cells * axial.cells)
         let volume = 0
         let coat = 0

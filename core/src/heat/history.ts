@@ -8,6 +8,8 @@ export interface History {
   readonly time: readonly number[]
   /** °C: the thermal centre; the middle of the first and second face and of the side, where there are such; mean by volume; the pan or pot in use. */
   readonly core: readonly number[]
+  /** What a well-placed probe shows, °C: it stands near the coldest point, not in it. */
+  readonly probe: readonly number[]
   readonly first: readonly (number | null)[]
   readonly second: readonly (number | null)[]
   readonly side: readonly (number | null)[]
@@ -27,6 +29,8 @@ export interface Field {
   readonly hottest: readonly number[]
   /** Share of the raw water left, one a cell. */
   readonly wetness: readonly number[]
+  /** Of a slab with a rim: how much hotter its mean over the thickness has been than at the axis, K, one a ring from the axis outward. */
+  readonly rimOver?: readonly number[]
 }
 
 /** Value of a series at a time, by straight interpolation; the ends hold. */

@@ -16,6 +16,8 @@ import { heldWaterShare } from './vapour'
 /** How far the diffusivity has gone from its cool to its hot value: half-way at 57.5 °C. */
 const TIGHTENED = new Tabulated(T => 1 / (1 + Math.exp((57.5 - T) / 2)))
 const HELD = new Tabulated(heldWaterShare)
+/** Share of its raw water that muscle holds. */
+export const held = (celsius: number): number => HELD.at(celsius)
 
 /** How far from a face inward can matter to it within one step, in lengths that water diffuses in that time. */
 const REACH = 5

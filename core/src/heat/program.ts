@@ -10,7 +10,7 @@ import type { Field, History } from './history'
 import { LumpState, type Burner, type Lump, type LumpChange } from './lump'
 import type { Material } from './properties'
 import { DEFAULT_STEPS, nextStep, stepControl, type StepLengths } from './stepControl'
-import type { Surface } from './surface'
+import type { Cover, Surface } from './surface'
 
 export type StageEnd = { readonly after: number } | { readonly coreReaches: number; readonly atMost: number }
 
@@ -29,6 +29,8 @@ export interface Subject {
   /** 0 is the meat, the others its coats. */
   readonly materials: readonly Material[]
   readonly start: BodyStart
+  /** What lies along a part of the side. */
+  readonly sideCover?: Cover | null
   /** Pans and pots. */
   readonly lumps?: readonly Lump[]
   /** How much lies on them of what the grid describes: m² of slab, m of cylinder, or pieces. */
@@ -69,7 +71,7 @@ export const KEEP_ALL: Recording = { every: 2, fieldEvery: 15, untilPastPeakBy: 
 export const KEEP_ENDS: Recording = { every: Infinity, fieldEvery: null, untilPastPeakBy: Infinity }
 
 export function run(subject: Subject, stages: readonly Stage[], recording: Recording = KEEP_ALL, steps: StepLengths = DEFAULT_STEPS): Run {
-  const body = new Body(subject.grid, subject.materials, subject.constants ?? CONSTANTS, subject.start)
+  const body = new Body(subject.grid, subject.materials, subject.constants ?? CONSTANTS, subject.start, subject.sideCover ?? null)
   const lumps = (subject.lumps ?? []).map(l => new LumpState(l))
   const recorder = new Recorder(body, lumps, recording)
   const stageEnds: number[] = []
@@ -77,7 +79,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
   let count = 0
   let peak = { time: 0, core: subject.start.temperature }
 
-  const control = stepControl(subject.grid, subject.materials.length, steps)
+  const control = stepControl(subject.grid, steps)
   const enough = recording.untilCore ?? Infinity
   for (const [index, stage] of stages.entries()) {
     if (body.centre.core >= enough) break
@@ -132,6 +134,7 @@ class Recorder {
   readonly history = {
     time: [] as number[],
     core: [] as number[],
+    probe: [] as number[],
     first: [] as (number | null)[],
     second: [] as (number | null)[],
     side: [] as (number | null)[],
@@ -170,9 +173,10 @@ class Recorder {
       if (history.time[history.time.length - 1] !== time) {
         history.time.push(time)
         history.core.push(body.centre.core)
+        history.probe.push(body.centre.probe)
         history.first.push(middleOf(body.first, 0))
         history.second.push(middleOf(body.second, 0))
-        history.side.push(middleOf(body.side, body.side.length >> 1))
+        history.side.push(middleOf(body.side, body.grid.mirrored ? body.side.length - 1 : body.side.length >> 1))
         history.mean.push(body.mean)
         history.plate.push(this.touched === null ? null : this.lumps[this.touched].temperature)
         history.evaporated.push(body.ledger.evaporated / this.mass)
@@ -188,6 +192,7 @@ class Recorder {
           time,
           temperature: [...body.temperature],
           hottest: [...body.hottest],
+          ...(body.rim ? { rimOver: body.rim.hottestOver } : {}),
           wetness: Array.from(body.water, (w, i) => share(w, materials[grid.material[i]].rawWater))
         })
       }

@@ -2,17 +2,19 @@
  * How long the next time step may be. Steps start short after each change at the faces; then each is as long as
  * lets the temperatures leave a straight line by about so many kelvin, the error estimate that the step before
  * gives. Seconds.
+ *
+ * One rule for every body, by two lengths of it: the shorter way across, and the thinnest layer it is made of.
  */
-import type { Grid } from './grid'
+import type { Axis, Grid } from './grid'
 
 export interface StepLengths {
   readonly first: number
-  /** Of a steak; or a share of the time since the faces changed, where that is longer. */
+  /** Of a piece of the usual size; or a share of the time since the faces changed, where that is longer. */
   readonly longest: number
   /** What the error estimate is aimed at, K: root of the mean square by volume, below boiling. */
   readonly kelvin: number
 }
-export const DEFAULT_STEPS: StepLengths = { first: 0.6, longest: 11, kelvin: 7 }
+export const DEFAULT_STEPS: StepLengths = { first: 0.5, longest: 8, kelvin: 4 }
 export const COARSE_STEPS: StepLengths = { first: 0.8, longest: 30, kelvin: 5 }
 
 /** The lengths as they suit one piece. */
@@ -30,38 +32,44 @@ export function nextStep({ first, longest, kelvin, shareOfAge }: StepControl, st
   return Math.max(first, Math.min(step * growth, Math.max(longest, shareOfAge * age)))
 }
 
-/** m: in thinner pieces everything happens sooner, with the square of the size at the core and its first power at the crust; steps are shorter by a power between. */
+/** m. Heat takes the square of the way to go it, but a crust forms with its first power: steps go by a power between. */
 const USUAL_SIZE = 0.04
-const SIZE_POWER = 1.3
-const SHARE_OF_AGE = 0.05
-/**
- * A log of this width takes the longest step as it is given, a wider one a longer step by the square of the
- * width, as heat goes, m. Steps of one length keep what each leaves out small and even; those that follow every
- * bend of the curves are long where a wrap dries, and what they leave out jumps with the settings.
- */
-const LOG = { width: 0.037, kelvin: 4, shareOfAge: 0.025 } as const
-/** A wrap dries all the while: it is given shorter steps, s at most, and none that grow with time. */
-const WRAPPED = { longest: 6, share: 0.4 } as const
+const SIZE_POWER = 1.65
+/** Below the usual size what is aimed at shrinks too: in a thin piece all is over before the steps have grown. */
+const THIN_POWER = 1.3
+const SHARE_OF_AGE = 0.035
 
-/** @param substances the meat and its coats */
-export function stepControl(grid: Grid, substances: number, { first, longest, kelvin }: StepLengths): StepControl {
-  const size = sizeOf(grid)
-  const smaller = Math.min(1, size / USUAL_SIZE) ** SIZE_POWER
-  const log = grid.mirrored || grid.axial.cells === 1
-  if (!log) return { first: first * smaller, kelvin: kelvin * smaller, longest: longest * smaller, shareOfAge: SHARE_OF_AGE }
-  const wider = (size / LOG.width) ** 2
-  const wrapped = substances > 1
+export function stepControl(grid: Grid, { first, longest, kelvin }: StepLengths): StepControl {
+  const across = acrossOf(grid)
+  const thinnest = Math.min(thinnestLayer(grid, grid.radial, grid.axial.cells), thinnestLayer(grid, grid.axial, 1), across)
+  const smaller = Math.min(1, across / USUAL_SIZE) ** THIN_POWER
   return {
     first: first * smaller,
-    kelvin: LOG.kelvin * kelvin * smaller,
-    longest: wider * (wrapped ? Math.min(WRAPPED.longest, WRAPPED.share * longest) : longest),
-    shareOfAge: wrapped ? 0 : LOG.shareOfAge
+    kelvin: kelvin * smaller,
+    // A thin layer that dries goes on for as long as the whole: neither length alone says how fast.
+    longest: longest * (Math.sqrt(across * thinnest) / USUAL_SIZE) ** SIZE_POWER,
+    shareOfAge: (SHARE_OF_AGE * thinnest) / across
   }
 }
 
 /** The shorter way across, m. */
-function sizeOf({ radial, axial }: Grid): number {
+function acrossOf({ radial, axial, mirrored }: Grid): number {
   const across = radial.cells > 1 ? 2 * radial.edge[radial.cells] : Infinity
-  const high = axial.cells > 1 ? axial.edge[axial.cells] : Infinity
+  const high = axial.cells > 1 ? (mirrored ? 2 : 1) * axial.edge[axial.cells] : Infinity
   return Math.min(across, high)
+}
+
+/** Along the first line of an axis, the thinnest stretch of one substance, m; Infinity where it is all one. @param stride from cell to cell */
+function thinnestLayer({ material, axial }: Grid, axis: Axis, stride: number): number {
+  if (axis.cells < 2) return Infinity
+  // Half-way along the other axis, past what lies on its ends.
+  const from = stride === 1 ? 0 : axial.cells >> 1
+  let least = Infinity
+  let began = 0
+  for (let i = 1; i <= axis.cells; i++) {
+    if (i < axis.cells && material[from + i * stride] === material[from + began * stride]) continue
+    if (began > 0 || i < axis.cells) least = Math.min(least, axis.edge[i] - axis.edge[began])
+    began = i
+  }
+  return least
 }

@@ -2,8 +2,16 @@
  * One face of the piece: its temperature, the film of free water on it, and the
  * balance there between what comes from outside, what evaporates and what goes in.
  */
-import { AirExchange, type AirFace, type Face, type FixedFace, type MetalFace } from './faces'
+import { AirExchange, type AirFace, type Face, type FixedFace, type LiquidFace, type MetalFace } from './faces'
 import { BOILING_LATENT_HEAT, latentHeat, waterActivity, waterActivitySlope } from './vapour'
+
+/** Something that lies along a part of a face: heat goes through it, no water does, and what it holds itself is little. */
+export interface Cover {
+  /** Of the face. */
+  readonly share: number
+  /** Through it, W/(m²·K). */
+  readonly conductance: number
+}
 
 /** The outermost cell as its face sees it; scratch, filled anew for each balance. */
 export interface OuterCell {
@@ -50,14 +58,19 @@ export class Surface {
   private latentSlope = 0
   private drawn = true
   private readonly air = new AirExchange()
+  private readonly outside = new AirExchange()
+  private readonly bareCell: OuterCell = { temperature: 0, conductance: 0, wet: true, share: 0, sharePerDrawn: 0, mostDrawn: 0, juice: 0 }
+  /** Outside of the cover, where there is one. */
+  private coverTemperature: number
 
   constructor(
     temperature: number,
     /** kg/m² */
     public film: number,
-    private readonly boiling: number
+    private readonly boiling: number,
+    private readonly cover: Cover | null = null
   ) {
-    this.temperature = temperature
+    this.temperature = this.coverTemperature = temperature
   }
 
   /**
@@ -74,7 +87,7 @@ export class Surface {
       return
     }
     const g = cell.conductance
-    if (face.kind === 'metal') {
+    if (face.kind === 'metal' && this.cover === null) {
       this.temperature = this.onMetal(face.contact, cell, dt, lumpC)
       this.exchangeAt(face, cell, dt, lumpC)
       this.finish(g)
@@ -114,27 +127,49 @@ export class Surface {
   private exchangeAt(face: Face, cell: OuterCell, dt: number, lumpC: number): void {
     this.drawn = true
     this.heat = this.heatSlope = this.latent = this.latentSlope = this.fromFilm = this.fromCell = this.fromLump = this.lumpSlope = 0
+    const bare = 1 - (this.cover?.share ?? 0)
     switch (face.kind) {
       case 'fixed':
       case 'metal':
+      case 'liquid':
         this.touch(face, 1, lumpC)
         if (face.kind === 'metal') this.boilFilm(cell, dt)
         break
-      case 'liquid':
-        this.addConduction(face.conductance, lumpC)
-        this.fromLump = this.heat
-        this.lumpSlope = face.conductance
-        break
       case 'air':
-        this.meetAir(face, 1, cell, dt)
+        if (this.cover) this.meetAirThrough(face, this.cover, 1)
+        this.meetAir(face, bare, this.bared(cell), dt)
         break
       case 'partly':
         this.touch(face.touching, face.share, lumpC)
-        this.meetAir(face.open, 1 - face.share, cell, dt)
+        if (this.cover) this.meetAirThrough(face.open, this.cover, 1 - face.share)
+        this.meetAir(face.open, bare * (1 - face.share), this.bared(cell), dt)
         break
       case 'closed':
         break
     }
+  }
+
+  /** What lies under the cover keeps its water: the bare part is the drier for it. */
+  private bared(cell: OuterCell): OuterCell {
+    const { cover, bareCell } = this
+    if (!cover) return cell
+    const bare = 1 - cover.share
+    Object.assign(bareCell, cell)
+    bareCell.share = Math.max(0, (cell.share - cover.share) / bare)
+    bareCell.sharePerDrawn = cell.sharePerDrawn / bare
+    bareCell.mostDrawn = Math.min(cell.mostDrawn, bareCell.share / bareCell.sharePerDrawn)
+    return bareCell
+  }
+
+  /** Air over the cover: its outside is where what comes from the air and what goes through it are the same. */
+  private meetAirThrough(face: AirFace, { share, conductance }: Cover, part: number): void {
+    const { outside } = this
+    outside.at(face, this.coverTemperature)
+    const at =
+      (conductance * this.temperature + outside.heat - outside.heatSlope * this.coverTemperature) / (conductance - outside.heatSlope)
+    this.coverTemperature = at
+    this.heat += part * share * conductance * (at - this.temperature)
+    this.heatSlope += (part * share * conductance * outside.heatSlope) / (conductance - outside.heatSlope)
   }
 
   /** On metal the balance is straight on either side of the degree in which caught water boils, and within it. */
@@ -154,14 +189,15 @@ export class Surface {
     return Math.max(0, this.film / dt + cell.juice)
   }
 
-  private touch(face: MetalFace | FixedFace, share: number, lumpC: number): void {
-    if (face.kind === 'fixed') {
-      this.addConduction(share * face.conductance, face.at)
-      return
-    }
-    this.addConduction(share * face.contact, lumpC)
+  /** Where a cover lies between, it is met through that. */
+  private touch(face: MetalFace | FixedFace | LiquidFace, share: number, lumpC: number): void {
+    const plain = face.kind === 'metal' ? face.contact : face.conductance
+    const { cover } = this
+    const conductance = share * (cover ? (1 - cover.share) * plain + cover.share / (1 / plain + 1 / cover.conductance) : plain)
+    this.addConduction(conductance, face.kind === 'fixed' ? face.at : lumpC)
+    if (face.kind === 'fixed') return
     this.fromLump = this.heat
-    this.lumpSlope = share * face.contact
+    this.lumpSlope = conductance
   }
 
   private addConduction(conductance: number, from: number): void {

@@ -17,14 +17,14 @@ export const KITCHEN: Room = { temperatureC: 22, humidity: 0.5, altitudeM: 0 }
 /** Water vapour in the room's air, kg/m³. */
 export const vapourOf = (room: Room): number => room.humidity * saturatedVapour(room.temperatureC)
 
-/** Air over a pan is a little warmer than the room, K; estimate. */
-const WARMED_BY_PAN = 10
+/** Half the view from over a pan is of what is as warm as that air, half of the room; estimate. */
+const SEES_PLUME = 0.5
 
-/** The upper face of a piece in a pan. */
-export const overPan = (room: Room, c: Constants): AirFace => ({
+/** The upper face of a piece in a pan: the pan's own air rises past it. */
+export const overPan = (room: Room, panC: number, c: Constants): AirFace => ({
   kind: 'air',
-  air: room.temperatureC + WARMED_BY_PAN,
-  walls: room.temperatureC + WARMED_BY_PAN / 2,
+  air: room.temperatureC + c.panPlume * (panC - room.temperatureC),
+  walls: room.temperatureC + SEES_PLUME * c.panPlume * (panC - room.temperatureC),
   convection: c.roomConvection,
   emissivity: c.meatEmissivity,
   vapour: vapourOf(room)

@@ -57,13 +57,13 @@ export const awayFromCoals = (grateC: number, room: Room, c: Constants): AirFace
 const AWAY_SHARE = 0.3
 
 /**
- * The rim of a piece over the coals: what rises between the bars sweeps up along it, and a wall
- * that stands over a plain sees that plain with half of its view (the other half is what is above).
+ * The rim of a piece over the coals: what rises between the bars mixes with the air above as it sweeps up along it, and
+ * a wall that stands over a plain sees that plain with half of its view (the other half is what is above).
  */
 export function besideRim(grateC: number, up: AirFace, c: Constants): AirFace {
   const fourth = (celsius: number): number => (celsius + KELVIN) ** 4
   const walls = ((fourth(grateC) + fourth(up.walls)) / 2) ** 0.25 - KELVIN
-  return { ...up, air: grateC, walls, convection: c.coalConvection }
+  return { ...up, air: (grateC + up.air) / 2, walls, convection: (c.coalConvection + up.convection) / 2 }
 }
 const KELVIN = 273.15
 

@@ -2,6 +2,7 @@
  * One piece of meat as it lies on the bench: measured, weighed, at a temperature,
  * wet or dry. Millimetres, grams, °C.
  */
+import { ovalDimension, roundSection, type CrossSection } from '#core/heat/grid'
 import { densityOf } from '#core/heat/properties'
 import type { Cut } from './cut'
 
@@ -27,7 +28,7 @@ export type CoatKind = (typeof COAT_KINDS)[number]
 
 export interface PieceCoat {
   readonly what: CoatKind
-  /** The face it covers: of a roast, `side` is all round and `first` both ends. */
+  /** Where it lies: `first` of a roast is both its ends. On the `side` paste and pastry go all round, fat and bone lie along a part. */
   readonly on: 'first' | 'second' | 'side'
   readonly thicknessMm: number
 }
@@ -75,33 +76,39 @@ export function faceAreaM2(piece: Piece, cut: Cut): number {
 /** The body that stands for the piece, m. */
 export type PieceShape =
   | { readonly kind: 'slab'; readonly thickness: number; readonly area: number }
-  | { readonly kind: 'round'; readonly radius: number; readonly height: number }
+  | { readonly kind: 'round'; readonly section: CrossSection; readonly height: number }
 
-/** Wider than this many times its thickness, a steak's rim does not reach its middle. */
-const FLAT_FROM = 3
+/** So many times as wide as it is thick, a steak is a slab with a rim: see `heat/rim.ts`. */
+const FLAT_FROM = 2
 
 /** What a cook calls it: what is roasted whole is no steak, though the cut is sold as one. */
 export const pieceName = (piece: Pick<Piece, 'form'>, cut: Pick<Cut, 'name'>): string =>
   piece.form === 'roast' ? cut.name.replace(/ steak$/, ' joint') : cut.name
 
-/** Whether the piece is so wide that only its two faces matter. */
+/** Whether the piece is so wide that it is heated through its faces first. */
 export function isFlat(piece: Piece, cut: Cut): boolean {
   return piece.form !== 'roast' && 2 * Math.sqrt(faceAreaM2(piece, cut) / Math.PI) >= (FLAT_FROM * piece.thicknessMm) / 1000
 }
 
 /**
- * A flat steak is a slab of its own face. A tall one is a round of equal face, standing
- * on it. A roast is a round log of equal cross-section, from its weight and length.
+ * A flat steak is a slab of its own face, with a rim. A tall one is a round of equal face, standing
+ * on it. A roast is an oval log of its thickness and weight: of its width and length what it is wide is to what it is
+ * long as typed, and both so much as the weight calls for. What would stand narrower than it is thick is round.
  */
 export function shapeOf(piece: Piece, cut: Cut, flat: boolean): PieceShape {
   const thickness = piece.thicknessMm / 1000
   if (piece.form === 'roast') {
-    const height = piece.lengthMm / 1000
-    const section = piece.weightG / 1000 / (densityOf(cut.composition, piece.startC) * height)
-    return { kind: 'round', radius: Math.sqrt(section / Math.PI), height }
+    const volume = piece.weightG / 1000 / densityOf(cut.composition, piece.startC)
+    const [long, wide] = [piece.lengthMm / 1000, piece.widthMm / 1000]
+    const fill = Math.sqrt(volume / ((Math.PI / 4) * thickness * wide * long))
+    const height = fill * long
+    const area = volume / height
+    const aspect = (fill * wide) / thickness
+    const section = aspect > 1 ? { half: thickness / 2, area, dimension: ovalDimension(aspect) } : roundSection(Math.sqrt(area / Math.PI))
+    return { kind: 'round', section, height }
   }
   const area = faceAreaM2(piece, cut)
-  return flat ? { kind: 'slab', thickness, area } : { kind: 'round', radius: Math.sqrt(area / Math.PI), height: thickness }
+  return flat ? { kind: 'slab', thickness, area } : { kind: 'round', section: roundSection(Math.sqrt(area / Math.PI)), height: thickness }
 }
 
 /** Weight that the sizes call for, g. */
@@ -119,20 +126,20 @@ export interface Outside {
 }
 export const OUTSIDE_LIMITS_MM = [0, 40] as const
 
-/** A bone lies along about a quarter of the way round: all round it counts as a quarter of its thickness (estimate). */
-const BONE_ROUND = 0.25
+/** What of the way round lies under a cap of fat, or along a bone; estimates. The rest is bare. */
+export const COVERS: Partial<Record<CoatKind, number>> = { 'fat cap': 1 / 3, bone: 1 / 4 }
 
-/** The layers that stand for it; those on the side go all round. A paste covers the ends of a joint too. */
+/** The layers that stand for it. A paste covers the ends of a joint too. */
 export function coatsFor({ boneMm, fatMm, pasteMm }: Outside, form: PieceForm | undefined): PieceCoat[] {
   const layers: PieceCoat[] = []
   if (pasteMm > 0) layers.push({ what: 'mushroom paste', on: 'side', thicknessMm: pasteMm })
   if (pasteMm > 0 && form === 'roast') layers.push({ what: 'mushroom paste', on: 'first', thicknessMm: pasteMm })
   if (fatMm > 0) layers.push({ what: 'fat cap', on: 'side', thicknessMm: fatMm })
-  if (boneMm > 0) layers.push({ what: 'bone', on: 'side', thicknessMm: BONE_ROUND * boneMm })
+  if (boneMm > 0) layers.push({ what: 'bone', on: 'side', thicknessMm: boneMm })
   return layers
 }
 
 export function outsideOf({ coats = [] }: Pick<Piece, 'coats'>): Outside {
   const mm = (what: CoatKind): number => coats.find(c => c.what === what && c.on === 'side')?.thicknessMm ?? 0
-  return { boneMm: mm('bone') / BONE_ROUND, fatMm: mm('fat cap'), pasteMm: mm('mushroom paste') }
+  return { boneMm: mm('bone'), fatMm: mm('fat cap'), pasteMm: mm('mushroom paste') }
 }

@@ -7,7 +7,15 @@ import { searThenOven } from './searThenOven'
 import { logSetup, stripSetup } from './setups.fixture'
 import { rested, restAfter, spellOf, timelineOf, type Down, type Spell } from './timeline'
 import { USUAL_KIT, usualSettings } from './usual'
-import { DEFAULT_RESOLUTION, END_RESOLUTION, mirroredGrid, ROUND_RESOLUTION, slabGrid, type Resolution } from '#core/heat/grid'
+import {
+  DEFAULT_RESOLUTION,
+  END_RESOLUTION,
+  mirroredGrid,
+  roundSection,
+  ROUND_RESOLUTION,
+  slabGrid,
+  type Resolution
+} from '#core/heat/grid'
 import { KEEP_ENDS, run } from '#core/heat/program'
 import { DEFAULT_STEPS } from '#core/heat/stepControl'
 import type { Piece } from '#core/meat/piece'
@@ -33,8 +41,6 @@ describe.each([
   ['wet, in a thin pan', stripSetup({ thicknessMm: 30, surface: 'wet', startC: 12 })]
 ])('%s, seared, turned, lifted and rested', (_, setup) => {
   const subject = panSear.subject(setup, 'fine')
-  const film = 2 * subject.start.film
-  const thickness = setup.piece.thicknessMm / 1000
   const stages = byHand(setup, LAIN, 900)
   const { body } = run(subject, stages, KEEP_ENDS)
   const before = run(subject, [], KEEP_ENDS).body
@@ -47,7 +53,7 @@ describe.each([
   })
 
   it('water closes within 0.1 % of what left', () => {
-    const raw = subject.materials[0].rawWater * thickness + film
+    const raw = before.waterHeld
     const left = body.waterHeld
     const gone = body.ledger.evaporated + body.ledger.dripped
     expect(Math.abs(raw - left - gone) / gone).toBeLessThan(1e-3)
@@ -81,7 +87,8 @@ describe('the core does not hang on the resolution', () => {
     const subject = panSear.subject(setup, 'fine')
     const stages = byHand(setup, lain, 900)
     const coarse = run(subject, stages, KEEP_ENDS)
-    const fine = run({ ...subject, grid: slabGrid(mm / 1000, halved(DEFAULT_RESOLUTION)) }, stages, KEEP_ENDS, HALF_STEPS)
+    const grid = slabGrid(mm / 1000, halved(DEFAULT_RESOLUTION), [], subject.grid.rim!.edge.at(-1))
+    const fine = run({ ...subject, grid }, stages, KEEP_ENDS, HALF_STEPS)
     expect(Math.abs(coarse.peak.core - fine.peak.core)).toBeLessThan(0.2)
     expect(Math.abs(coarse.loss - fine.loss)).toBeLessThan(0.002)
   })
@@ -98,7 +105,7 @@ describe('the core does not hang on the resolution', () => {
     const subject = roast.subject(setup, 'fine')
     const { radial, axial } = subject.grid
     const [radius, height] = [radial.edge[radial.cells], 2 * axial.edge[axial.cells]]
-    const grid = mirroredGrid(radius, height, halved(ROUND_RESOLUTION), [], halved(END_RESOLUTION))
+    const grid = mirroredGrid(roundSection(radius), height, halved(ROUND_RESOLUTION), [], halved(END_RESOLUTION))
     const usual = run(subject, stages, KEEP_ENDS)
     const half = run({ ...subject, grid }, stages, KEEP_ENDS, HALF_STEPS)
     expect(half.body.grid.cells).toBeGreaterThan(2.5 * usual.body.grid.cells)

@@ -6,10 +6,17 @@ import { allOver, type AirFace, type Face, type Faces, type MetalFace, type Part
 import type { Burner, Lump, LumpChange } from '#core/heat/lump'
 import { onBoard, openAir, overPan, underFoil } from '#core/kit/air'
 import { inFridge } from '#core/kit/bath'
+import { ovenAir, type Oven } from '#core/kit/oven'
 import { burnerHolding, contactWith, panLump, type Pan, type Ring } from '#core/kit/pan'
 import type { PlannedStage, Program, Resting } from './method'
-import type { Setup } from './setup'
+import { outsideOf, type Setup } from './setup'
 import type { Turning } from './turning'
+
+/** What the piece meets on a rack in an oven. */
+export function inOven(setup: Setup<unknown>, oven: Oven, ovenC: number): AirFace {
+  const { acrossM, areaM2 } = outsideOf(setup)
+  return ovenAir(oven, ovenC, { acrossM, areaM2: setup.piece.count * areaM2, room: setup.room }, setup.constants)
+}
 
 /** A pan on its ring and what is done in it. */
 export interface InAPan {
@@ -46,13 +53,19 @@ export const panReady = ({ settings }: Setup<InAPan>): LumpChange => ({ lump: PA
 /** Spooned fat: estimates, W/(m²·K) and °C. */
 const BASTING = { convection: 60, fat: 130 } as const
 
+/** A round piece that flattens by so much touches a strip of it: a chord, as a share of the way round. */
+function rollingShare(setup: Setup<unknown>): number {
+  const { acrossM } = outsideOf(setup)
+  return Math.sqrt(4 * acrossM * setup.constants.rollingDent) / (Math.PI * acrossM)
+}
+
 /** What a steak's upper face and rim, and what a rolled roast's whole outside, turn to in a pan. */
 function inPan(setup: Setup<InAPan>): { readonly metal: MetalFace; readonly above: AirFace; readonly rolled: PartlyFace } {
   const { constants, room, settings } = setup
   const metal = { kind: 'metal', lump: PAN, contact: contactWith(settings.pan, constants) } as const
-  const air = overPan(room, constants)
+  const air = overPan(room, settings.panC, constants)
   const above: AirFace = settings.basted ? { ...air, air: BASTING.fat, convection: BASTING.convection, vapour: BASTED_VAPOUR } : air
-  return { metal, above, rolled: { kind: 'partly', share: constants.rollingShare, touching: metal, open: air } }
+  return { metal, above, rolled: { kind: 'partly', share: rollingShare(setup), touching: metal, open: air } }
 }
 /** Fat on the face keeps most of its water in; kg/m³, estimate. */
 const BASTED_VAPOUR = 0.3
@@ -65,7 +78,7 @@ export function searStages(setup: Setup<Searing>, fresh: readonly LumpChange[] =
   const { searS: seconds, turning, fatEdgeS } = settings
   if (seconds <= 0) return []
   const { metal, above, rolled } = inPan(setup)
-  const side = setup.flat ? above : { ...above, convection: constants.roomConvection }
+  const side = { ...above, convection: constants.roomConvection }
   const burners = [ringBurner(setup)]
   if (piece.form === 'roast') return [{ ...SEAR, name: 'seared all round', seconds, faces: allOver(rolled), burners, changes: fresh, open }]
   const sear: PlannedStage = {

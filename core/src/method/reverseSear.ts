@@ -3,9 +3,9 @@
  * late there is forgiven. The free quantity is the time in the oven; the sear's own
  * warmth is counted in.
  */
-import { ovenAir, type Oven } from '#core/kit/oven'
+import type { Oven } from '#core/kit/oven'
 import type { Method, Resting } from './method'
-import { panReady, searLump, searStages, stageIn, thenRest, type Searing } from './parts'
+import { inOven, panReady, searLump, searStages, stageIn, thenRest, type Searing } from './parts'
 import { subjectOf } from './setup'
 
 export interface ReverseSear extends Searing, Resting {
@@ -19,7 +19,7 @@ export const reverseSear: Method<ReverseSear> = {
   subject: (setup, fineness) => subjectOf(setup, fineness, [searLump(setup)]),
   program: (setup, free) => {
     const { oven, ovenC } = setup.settings
-    const gentle = stageIn('oven', 'on a rack in a gentle oven', free, ovenAir(oven, ovenC, setup.constants))
+    const gentle = stageIn('oven', 'on a rack in a gentle oven', free, inOven(setup, oven, ovenC))
     return thenRest(setup, [gentle, ...searStages(setup, [panReady(setup)])])
   },
   bounds: () => [0, 6 * 3600],

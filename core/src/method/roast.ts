@@ -2,9 +2,9 @@
  * Roasted in the oven, with or without a sear before. The free quantity is the time in
  * the oven.
  */
-import { ovenAir, type Oven } from '#core/kit/oven'
+import type { Oven } from '#core/kit/oven'
 import type { Method, Resting } from './method'
-import { searLump, searStages, stageIn, thenRest, type Searing } from './parts'
+import { inOven, searLump, searStages, stageIn, thenRest, type Searing } from './parts'
 import { subjectOf } from './setup'
 
 /** `searS` of 0 roasts without a sear. */
@@ -19,7 +19,7 @@ export const roast: Method<Roast> = {
   subject: (setup, fineness) => subjectOf(setup, fineness, [searLump(setup)]),
   program: (setup, free) => {
     const { oven, ovenC } = setup.settings
-    return thenRest(setup, [...searStages(setup), stageIn('oven', 'on a rack in the oven', free, ovenAir(oven, ovenC, setup.constants))])
+    return thenRest(setup, [...searStages(setup), stageIn('oven', 'on a rack in the oven', free, inOven(setup, oven, ovenC))])
   },
   bounds: () => [0, 10 * 3600],
   guess: setup => (0.4 * setup.piece.thicknessMm ** 2 * 180) / setup.settings.ovenC,

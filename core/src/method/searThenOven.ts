@@ -3,10 +3,10 @@
  * free quantity is the time in the oven.
  */
 import { between, type Faces } from '#core/heat/faces'
-import { ovenAir, ovenAround, type Oven } from '#core/kit/oven'
+import { ovenAround, type Oven } from '#core/kit/oven'
 import { contactWith } from '#core/kit/pan'
 import type { Method, PlannedStage, Resting } from './method'
-import { PAN, searLump, searStages, stageIn, thenRest, type Searing } from './parts'
+import { inOven, PAN, searLump, searStages, stageIn, thenRest, type Searing } from './parts'
 import { subjectOf, type Setup } from './setup'
 
 export interface SearThenOven extends Searing, Resting {
@@ -30,7 +30,7 @@ export const searThenOven: Method<SearThenOven> = {
 
 function ovenStage(setup: Setup<SearThenOven>, seconds: number): PlannedStage {
   const { oven, ovenC, pan, standing } = setup.settings
-  const air = ovenAir(oven, ovenC, setup.constants)
+  const air = inOven(setup, oven, ovenC)
   const stage = stageIn('oven', standing === 'rack' ? 'on a rack in the oven' : 'in its pan in the oven', seconds, air)
   if (standing === 'rack') return stage
   const faces: Faces = { ...between({ kind: 'metal', lump: PAN, contact: contactWith(pan, setup.constants) }, air), side: air }

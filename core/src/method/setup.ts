@@ -23,9 +23,9 @@ import type { Subject } from '#core/heat/program'
 import { meatMaterial } from '#core/heat/properties'
 import { boilingPoint } from '#core/heat/vapour'
 import type { Room } from '#core/kit/air'
-import { coatOf } from '#core/meat/coat'
+import { coatOf, coverOf } from '#core/meat/coat'
 import type { Cut } from '#core/meat/cut'
-import { shapeOf, SURFACES, type Piece, type PieceShape } from '#core/meat/piece'
+import { COVERS, shapeOf, SURFACES, type Piece, type PieceCoat, type PieceShape } from '#core/meat/piece'
 
 export interface Setup<S> {
   readonly piece: Piece
@@ -33,7 +33,7 @@ export interface Setup<S> {
   readonly room: Room
   readonly settings: S
   readonly constants: Constants
-  /** Whether only the two faces matter; decided once, so that a draw a little thicker is not another body. */
+  /** Whether it is a slab with a rim; decided once, so that a draw a little thicker is not another body. */
   readonly flat: boolean
 }
 
@@ -43,11 +43,13 @@ export type Fineness = 'fine' | 'coarse'
 /** @param lumps pans and pots it will meet */
 export function subjectOf(setup: Setup<unknown>, fineness: Fineness, lumps: readonly Lump[]): Subject {
   const { piece, cut, room, constants, flat } = setup
-  const kinds = piece.coats ?? []
-  const { grid, amount } = bodyOf(shapeOf(piece, cut, flat), fineness, coatsOf(piece), endsAlike(piece))
+  const coats = piece.coats ?? []
+  const layers = coats.filter(c => !coversPart(c))
+  const { grid, amount } = bodyOf(shapeOf(piece, cut, flat), fineness, layers.map(layerOf), endsAlike(piece))
   return {
     grid,
-    materials: [meatMaterial(cut.composition, constants), ...kinds.map(c => coatOf(c.what))],
+    materials: [meatMaterial(cut.composition, constants), ...layers.map(c => coatOf(c.what))],
+    sideCover: coverOf(coats.filter(coversPart)),
     start: { temperature: piece.startC, film: SURFACES[piece.surface].filmKgM2, boiling: boilingPoint(room.altitudeM) },
     lumps,
     amount: piece.count * amount,
@@ -58,8 +60,8 @@ export function subjectOf(setup: Setup<unknown>, fineness: Fineness, lumps: read
 /** A roast lies along its length and both its ends fare alike: half of it is enough. */
 export const endsAlike = (piece: Piece): boolean => piece.form === 'roast'
 
-const coatsOf = (piece: Piece): Coat[] =>
-  (piece.coats ?? []).map((c, i) => ({ on: c.on, thickness: c.thicknessMm / 1000, material: i + 1 }))
+const coversPart = ({ on, what }: PieceCoat): boolean => on === 'side' && COVERS[what] !== undefined
+const layerOf = (c: PieceCoat, i: number): Coat => ({ on: c.on, thickness: c.thicknessMm / 1000, material: i + 1 })
 
 /** From this many times its width on, the ends of a log change its middle by less than half a kelvin: erf(2.5/1.26), for the time a core takes. */
 const LONG_FROM = 2.5
@@ -75,16 +77,33 @@ function bodyOf(shape: PieceShape, fineness: Fineness, coats: readonly Coat[], a
   const fine = fineness === 'fine'
   if (shape.kind === 'slab') {
     const thickness = shape.thickness + on('first') + on('second')
-    return { grid: slabGrid(thickness, fine ? DEFAULT_RESOLUTION : COARSE_RESOLUTION, coats), amount: shape.area }
+    return {
+      grid: slabGrid(thickness, fine ? DEFAULT_RESOLUTION : COARSE_RESOLUTION, coats, Math.sqrt(shape.area / Math.PI)),
+      amount: shape.area
+    }
   }
   const resolution = fine ? ROUND_RESOLUTION : COARSE_ROUND_RESOLUTION
-  const radius = shape.radius + on('side')
-  if (alike && !fine && shape.height >= LONG_FROM * 2 * shape.radius) {
+  const { section } = shape
+  if (alike && !fine && shape.height >= LONG_FROM * 2 * section.half) {
     const round = coats.filter(c => c.on === 'side')
-    return { grid: cylinderGrid(radius, ROUND_RESOLUTION, round), amount: shape.height }
+    return { grid: cylinderGrid(section, ROUND_RESOLUTION, round), amount: shape.height }
   }
   if (alike)
-    return { grid: mirroredGrid(radius, shape.height + 2 * on('first'), resolution, coats, fine ? END_RESOLUTION : resolution), amount: 2 }
+    return { grid: mirroredGrid(section, shape.height + 2 * on('first'), resolution, coats, fine ? END_RESOLUTION : resolution), amount: 2 }
   const rim = fine ? RIM_RESOLUTION : COARSE_RIM_RESOLUTION
-  return { grid: roundGrid(radius, shape.height + on('first') + on('second'), resolution, coats, rim), amount: 1 }
+  return { grid: roundGrid(section, shape.height + on('first') + on('second'), resolution, coats, rim), amount: 1 }
+}
+
+/** What a piece's outside is to the air and to a pan it is rolled in. */
+export function outsideOf(setup: Setup<unknown>): { readonly acrossM: number; readonly areaM2: number } {
+  const { piece, cut, flat } = setup
+  const shape = shapeOf(piece, cut, flat)
+  if (shape.kind === 'slab') {
+    const radius = Math.sqrt(shape.area / Math.PI)
+    return { acrossM: radius, areaM2: 2 * shape.area + 2 * Math.PI * radius * shape.thickness }
+  }
+  const { half, area, dimension } = shape.section
+  const ends = 2 * area
+  const round = ((dimension * area) / half) * shape.height
+  return { acrossM: piece.form === 'roast' ? 2 * half : Math.sqrt(area / Math.PI), areaM2: ends + round }
 }

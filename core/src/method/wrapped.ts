@@ -3,10 +3,10 @@
  * free quantity is the time in the oven, and the pastry has a time of its own that it
  * must meet.
  */
-import { ovenAir, type Oven } from '#core/kit/oven'
+import type { Oven } from '#core/kit/oven'
 import type { Piece, PieceCoat } from '#core/meat/piece'
 import type { Method, Resting } from './method'
-import { searLump, stageIn, thenRest, type Searing } from './parts'
+import { inOven, searLump, stageIn, thenRest, type Searing } from './parts'
 import { subjectOf, type Setup } from './setup'
 
 export interface Wrapped extends Searing, Resting {
@@ -26,7 +26,7 @@ export const wrapped: Method<Wrapped> = {
   // Seared ahead and cold again when it is wrapped: what the sear left is a thin crust, and no warmth.
   program: (setup, free) => {
     const { oven, ovenC } = setup.settings
-    return thenRest(setup, [stageIn('oven', 'in the oven', free, { ...ovenAir(oven, ovenC, setup.constants) })])
+    return thenRest(setup, [stageIn('oven', 'in the oven', free, inOven(setup, oven, ovenC))])
   },
   bounds: () => [5 * 60, 3 * 3600],
   guess: setup => 0.5 * setup.piece.thicknessMm ** 2,

@@ -15,7 +15,7 @@ export function carvedAtOnce(plans: readonly Plan[]): Slot[] {
   return plans
     .map(p => {
       const inAt = longest - p.carve.time
-      return { targetC: p.target, inAt, outAt: inAt + p.pull.time, outC: p.pull.core }
+      return { targetC: p.target, inAt, outAt: inAt + p.pull.time, outC: p.pull.probe }
     })
     .sort((a, b) => a.inAt - b.inAt)
 }

@@ -18,6 +18,8 @@ export interface Moment {
   /** s since the piece first met the heat. */
   readonly time: number
   readonly core: number
+  /** What a well-placed probe shows then. */
+  readonly probe: number
 }
 
 export interface PhaseSpan {
@@ -220,7 +222,11 @@ export function readPlan<S extends Resting>(method: Method<S>, setup: Setup<S>, 
   const rest = restSeconds(setup.settings.rest, pullTime, toPeak)
   const outcome = timeline.rewarm.length > 0 ? rewarmed(method, setup, timeline, rest) : solved.run
   const { history, fields, peak } = outcome
-  const at = (time: number): Moment => ({ time, core: valueAt(history.time, history.core, time) })
+  const at = (time: number): Moment => ({
+    time,
+    core: valueAt(history.time, history.core, time),
+    probe: valueAt(history.time, history.probe, time)
+  })
   const carve = at(pullTime + rest + secondsOf(timeline.rewarm))
   const geometry = geometryOf(outcome.body.grid)
   // What was crust when it came off the heat is crust, even if it takes up a little juice in the rest.
@@ -235,7 +241,7 @@ export function readPlan<S extends Resting>(method: Method<S>, setup: Setup<S>, 
     phases: spans(spells),
     marks: marksOf(timeline.heating),
     pull: at(pullTime),
-    peak,
+    peak: { ...peak, probe: Math.max(peak.core, at(peak.time).probe) },
     carve,
     peakRate: solved.peakRate,
     loss: valueAt(history.time, history.evaporated, carve.time) + valueAt(history.time, history.dripped, carve.time),

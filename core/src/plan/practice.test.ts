@@ -107,7 +107,7 @@ describe('every case of common practice can be set up and comes out as cooks see
   })
 
   it('pastry-wrapped fillet: goes on by itself, and the pastry’s own time is met or said to be missed', () => {
-    const fillet = piece('chateaubriand', 60, { form: 'roast', weightG: 600, lengthMm: 200, startC: 10 })
+    const fillet = piece('chateaubriand', 60, { form: 'roast', weightG: 600, lengthMm: 200, widthMm: 60, startC: 10 })
     const found = planned('in pastry', fillet, { ovenC: 210, pasteMm: 4, pastryMm: 3, cover: 'bare' }, 58)
     expect(within(found.pull.core, 50.5, 53)).toBe(true)
     // Rests five to ten minutes and is carved while the crust is crisp; cooks see it rise by some 3 by then.

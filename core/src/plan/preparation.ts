@@ -93,7 +93,10 @@ function browning<S extends Resting>(method: Method<S>, setup: Setup<S>, free: n
 export function warmedUp<S extends Resting>(method: Method<S>, setup: Setup<S>, fridgeC: number, minutes: number): number {
   if (minutes <= 0) return fridgeC
   const cold = { ...setup, piece: { ...setup.piece, startC: fridgeC } }
-  const faces = between(onBoard(setup.room, setup.constants), openAir(setup.room, setup.constants))
+  const air = openAir(setup.room, setup.constants)
+  // A board under cold meat is no warmer than its room.
+  const board = { ...onBoard(setup.room, setup.constants), at: setup.room.temperatureC }
+  const faces = { ...between(board, air), side: air }
   const stage = { name: 'out', end: { after: minutes * MINUTE }, faces }
   const { history } = run(method.subject(cold, 'coarse'), [stage], KEEP_ENDS)
   return history.mean[history.mean.length - 1]

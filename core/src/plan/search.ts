@@ -50,6 +50,9 @@ export interface Solved {
 /** The last stage runs no longer than until the core has fallen this far from its peak, K. */
 export const PAST_PEAK = 0.5
 const CLOSE_KELVIN = 0.1
+/** And so near in the free time, as a share of it, down to this. */
+const CLOSE_SHARE = 0.01
+const LEAST_KELVIN = 0.015
 const NARROW_SECONDS = 0.25
 const MOST_CORRECTIONS = 10
 const SEARCHING: Recording = { ...KEEP_ENDS, untilPastPeakBy: PAST_PEAK }
@@ -153,7 +156,8 @@ function corrected(problem: SearchProblem, near: number, slope: number, bias: nu
   const offBy = bias + outcome.peak.core - goal
   for (let i = 0; i < MOST_CORRECTIONS; i++) {
     const over = outcome.peak.core - goal
-    if (Math.abs(over) < CLOSE_KELVIN) break
+    // Near the heat of its bath a tenth of a degree is minutes.
+    if (Math.abs(over) < Math.min(CLOSE_KELVIN, Math.max(LEAST_KELVIN, rate * CLOSE_SHARE * free))) break
     if (over > 0) high = free
     else low = free
     const aimed = free - over / rate

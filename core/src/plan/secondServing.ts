@@ -4,10 +4,10 @@
  */
 import { KEEP_ENDS, run } from '#core/heat/program'
 import { overCoals } from '#core/kit/grill'
-import { ovenAir, type Oven } from '#core/kit/oven'
+import type { Oven } from '#core/kit/oven'
 import { allOver } from '#core/heat/faces'
 import type { Method, PlannedStage, Resting } from '#core/method/method'
-import { panReady, searStages, stageIn, type Searing } from '#core/method/parts'
+import { inOven, panReady, searStages, stageIn, type Searing } from '#core/method/parts'
 import { layOut, timelineOf, type Spell } from '#core/method/timeline'
 import type { Setup } from '#core/method/setup'
 import type { Grill } from '#core/kit/grill'
@@ -72,7 +72,7 @@ function backAt(where: SecondServing['where'], setup: Setup<unknown>, seconds: n
   const settings = setup.settings as Places
   const { constants } = setup
   if (where === 'oven' && settings.oven)
-    return [stageIn('oven', 'back in the oven', seconds, ovenAir(settings.oven, settings.ovenC ?? 180, constants))]
+    return [stageIn('oven', 'back in the oven', seconds, inOven(setup, settings.oven, settings.ovenC ?? 180))]
   if (where === 'coals') {
     const face = overCoals(settings.grateC ?? 220, constants, settings.grill)
     return [{ ...stageIn('coals', 'back over the coals', seconds, face), faces: allOver(face) }]

@@ -31,19 +31,20 @@ const MISSING: Record<Exclude<KitPart, 'pan'>, string> = {
 
 /** The settings a method is planned with: the usual ones for this kit and target, with what the cook has set. */
 export function settingsOf({
+  piece,
   kit,
   target,
   method: { kind, settings }
-}: Pick<PlanRequest, 'kit' | 'target' | 'method'>): SettingsOf[MethodKind] {
-  return withSettings(kind, usualSettings(wholeKit(kit), target.coreC)[kind], settings)
+}: Pick<PlanRequest, 'piece' | 'kit' | 'target' | 'method'>): SettingsOf[MethodKind] {
+  return withSettings(kind, usualSettings(wholeKit(kit), target.coreC, piece)[kind], settings)
 }
 
 /** Every dial of the request's method, as it stands. */
-export const wholeSettings = (request: Pick<PlanRequest, 'kit' | 'target' | 'method'>): Settings =>
+export const wholeSettings = (request: Pick<PlanRequest, 'piece' | 'kit' | 'target' | 'method'>): Settings =>
   dialValues(request.method.kind, settingsOf(request) as never, request.method.settings.byClockS ?? 0)
 
 /** The metal the piece meets, as hot as it is held; null where it meets none. */
-export function hotMetal(request: Pick<PlanRequest, 'kit' | 'target' | 'method'>): InAPan | null {
+export function hotMetal(request: Pick<PlanRequest, 'piece' | 'kit' | 'target' | 'method'>): InAPan | null {
   const { kind } = request.method
   const settings = settingsOf(request) as Partial<InAPan & { readonly searS: number; readonly rewarmS: number }>
   if (!cookedWith(kind).includes('pan')) return null

@@ -48,7 +48,7 @@ export function beefDish(id: string, name: string, request: PlanRequest, plan: P
     id,
     name,
     kind: 'beef',
-    pullC: plan.pull.core,
+    pullC: plan.pull.probe,
     steps: [...stages, { what: 'Carve', tool: null, seconds: carve, hands: [carve, 0], holds: [PLATE_S, 5 * 60] }]
   }
 }

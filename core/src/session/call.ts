@@ -29,6 +29,10 @@ export interface Stand {
   readonly request: PlanRequest
   readonly progress: Progress
   readonly forecast: UnderWay
+  /** What the cook's own thermometer shows where this is; what is there, where it is not said. */
+  readonly shows?: ((celsius: number) => number) | undefined
+  /** How long back at the heat would mend a piece that rests and stops short, s. */
+  readonly backS?: number | null
 }
 
 interface Place {
@@ -131,9 +135,9 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
         advice: 'It is out of the heat and cooling; the forecast takes that in.'
       }
     case 'pulled':
-      return { says: place.out, done: IN_A_BAG.has(here.phase) ? 'It is out' : place.out, advice: outAdvice(here.phase, forecast, system) }
+      return { says: place.out, done: IN_A_BAG.has(here.phase) ? 'It is out' : place.out, advice: outAdvice(here.phase, stand, system) }
     case 'carved':
-      return { says: 'Carve', done: 'Carved', advice: restAdvice(forecast, request.target.coreC, set, system) }
+      return { says: 'Carve', done: 'Carved', advice: restAdvice(stand, place.into, set, system) }
   }
 }
 const IN_A_BAG: ReadonlySet<Phase> = new Set<Phase>(['bath', 'pot'])
@@ -154,20 +158,25 @@ function lightAdvice({ progress, forecast: { marks }, request }: Stand, set: Set
 const NOT_LIT: ReadonlySet<Phase> = new Set<Phase>(['sear', 'fat edge', 'rewarm', 'cool', 'rest'])
 
 /** A bag stays shut: there it goes by the clock. */
-function outAdvice(from: Phase, { overshoot, peak, pull }: UnderWay, system: UnitSystem): string {
+function outAdvice(from: Phase, stand: Stand, system: UnitSystem): string {
+  const { overshoot, peak, pull } = stand.forecast
   const degrees = degreesIn(system)
   if (overshoot) return `It will peak at ${degrees(peak.core)} whatever you do. Take it off now.`
   return IN_A_BAG.has(from)
     ? `By the clock, the bag stays shut: inside it is at ${degrees(pull.core)} then.`
-    : `When the probe reads ${degrees(pull.core)}, from the side, in the middle.`
+    : `When the probe reads ${degrees(shown(stand, pull.probe))}, from the side, in the middle.`
 }
 
 /** A peak that misses the target by more than this is worth saying, K. */
 const WORTH_SAYING = 2
 
-function restAdvice({ peak }: Pick<Plan, 'peak'>, targetC: number, { rewarmS = 0, cover }: Set, system: UnitSystem): string {
+const shown = ({ shows }: Pick<Stand, 'shows'>, celsius: number): number => shows?.(celsius) ?? celsius
+
+function restAdvice({ forecast: { peak }, request, backS }: Stand, into: string, { rewarmS = 0, cover }: Set, system: UnitSystem): string {
+  const targetC = request.target.coreC
   const reached = shownText(showTemperature(peak.core, system))
-  if (targetC - peak.core > WORTH_SAYING) return `Pulled early: it will only reach ${reached}. Put it back in, or serve it rarer.`
+  if (targetC - peak.core > WORTH_SAYING)
+    return `Pulled early: it will only reach ${reached}. Put it back ${into} for ${backS ? `about ${long(backS)}` : 'a little'}, or serve it rarer.`
   if (peak.core - targetC > WORTH_SAYING) return `It will reach ${reached}: carve sooner to keep some of the pink.`
   if (rewarmS > 0) return `Then ${long(rewarmS)} a face back in the hot pan before it is cut.`
   return cover === 'loose foil' ? 'Foil laid over, not tucked in.' : 'Leave it alone. Across the grain when you cut.'
@@ -260,7 +269,7 @@ export function probedRangeFromNow(
 /** What follows the next action while the piece is on the heat. @param pullIn when it may come out, s from now; @param elapsed s since it was laid in */
 export function callsAfter(
   action: NextAction,
-  { progress, forecast }: Stand,
+  { progress, forecast, shows }: Stand,
   pullIn: readonly [number, number],
   elapsed: number,
   system: UnitSystem
@@ -272,7 +281,7 @@ export function callsAfter(
   const reached = progress.moves + (action.does === 'lit' ? 0 : 1)
   const move = marks.find((m, i) => i > reached && m.phase !== marks[i - 1].phase)
   const off = {
-    what: `${PLACES[(marks.at(-1) ?? { phase: 'sear' as const }).phase].out.toLowerCase()} at ${shownText(showTemperature(pull.core, system))}`,
+    what: `${PLACES[(marks.at(-1) ?? { phase: 'sear' as const }).phase].out.toLowerCase()} at ${shownText(showTemperature(shown({ shows }, pull.probe), system))}`,
     when: `in ${shownText(showDurationRange(...pullIn))}`
   }
   const onward = move

@@ -1,7 +1,7 @@
 /** The one thing to do next, and when: from where the cook stands in its program and the forecast made for it. */
 import type { UnderWay } from '#core/estimate/underWay'
 import type { EventKind } from './events'
-import type { Progress } from './progress'
+import type { Progress, Reading } from './progress'
 import { IN_THE_PAN, ringFollows, type Preheats } from './warmUp'
 
 export interface NextAction {
@@ -10,11 +10,15 @@ export interface NextAction {
   readonly due: number | null
 }
 
+/** K: nearer than this it is there. */
+const THERE_K = 0.3
+
 /**
  * @param forecast made from this cook's own past; its times are seconds since laying in
+ * @param believed the last reading, unless it is doubted: at or past what the pull is at, it comes off at once
  * @returns null once carved
  */
-export function nextAction(progress: Progress, forecast: UnderWay, preheats: Preheats): NextAction | null {
+export function nextAction(progress: Progress, forecast: UnderWay, preheats: Preheats, believed: Reading | null = null): NextAction | null {
   const since = (seconds: number): number => (progress.laidAt ?? 0) + seconds * 1000
   switch (progress.state) {
     case 'ready':
@@ -28,6 +32,7 @@ export function nextAction(progress: Progress, forecast: UnderWay, preheats: Pre
     }
     case 'on the heat': {
       const { marks, pull, overdue } = forecast
+      if (believed && believed.coreC >= pull.probe - THERE_K) return { does: 'pulled', due: since(believed.time) }
       const here = marks[Math.min(progress.moves, marks.length - 1)]
       const next = marks.at(progress.moves + 1)
       if (next === undefined) return { does: 'pulled', due: since(pull.time - overdue) }

@@ -134,7 +134,7 @@ describe('what is called out', () => {
   })
 
   it('at the pull it gives the reading to wait for, in the cook’s own degrees, or says that it is too late', () => {
-    expect(call('pulled', fresh).advice).toContain(`${Math.round(fresh.pull.core)}\u00a0°C`)
+    expect(call('pulled', fresh).advice).toContain(`${Math.round(fresh.pull.probe)}\u00a0°C`)
     expect(call('pulled', fresh, request, 'us').advice).toMatch(/°F/)
     expect(call('pulled', from(laid, 1500)).advice).toMatch(/whatever you do/)
   })
@@ -154,7 +154,7 @@ describe('what is called out', () => {
     expect(pullRangeFromNow(plan, plan.pull.time, [400, 450, 520], 5000)).toEqual([0, 0])
     expect(probedRangeFromNow(plan, { sooner: 0.95, later: 1.1 }, 100)).toEqual([0.95 * plan.pull.time - 100, 1.1 * plan.pull.time - 100])
     // Only the free time is uncertain: a sear of its own length before it is not.
-    expect(probedRangeFromNow({ pull: { time: 900, core: 50 }, free: 600 }, { sooner: 0.9, later: 1.1 }, 0)).toEqual([840, 960])
+    expect(probedRangeFromNow({ pull: { time: 900, core: 50, probe: 50 }, free: 600 }, { sooner: 0.9, later: 1.1 }, 0)).toEqual([840, 960])
     expect(probedRangeFromNow(plan, { sooner: 0.95, later: 1.1 }, 5000)).toEqual([0, 0])
     const stand = { request, progress: progressOf(laid), forecast: fresh }
     expect(callsAfter({ does: 'turned', due: null }, stand, [330, 450], 0, 'metric').map(c => c.what)).toEqual([

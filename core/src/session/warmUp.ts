@@ -33,11 +33,12 @@ function warmUp(stage: Phase, { kit }: PlanRequest, panS: number): number {
 }
 
 /** The pan's own, s; null where its ring never brings it there. */
-export function panWarmUp(request: Pick<PlanRequest, 'kit' | 'room' | 'target' | 'method'>): number | null {
+export function panWarmUp(request: Pick<PlanRequest, 'piece' | 'kit' | 'room' | 'target' | 'method'>): number | null {
   const { panC } = settingsOf(request) as { readonly panC?: number }
   return panC === undefined ? PAN_S : preheatSeconds(request.kit.pan, request.kit.ring, panC, request.room.temperatureC)
 }
-export const panHotAfter = (request: Pick<PlanRequest, 'kit' | 'room' | 'target' | 'method'>): number => panWarmUp(request) ?? PAN_S
+export const panHotAfter = (request: Pick<PlanRequest, 'piece' | 'kit' | 'room' | 'target' | 'method'>): number =>
+  panWarmUp(request) ?? PAN_S
 
 export interface Preheats {
   /** What is lit first. */

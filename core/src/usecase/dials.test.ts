@@ -66,7 +66,8 @@ describe('the dials of every method', () => {
         expect(plan.peak.core).toBeGreaterThanOrEqual(plan.pull.core - 0.5)
         // A raw cold piece under foil gathers dew: the air there is taken to be as moist as over a hot one.
         expect(plan.loss).toBeGreaterThanOrEqual(-0.05)
-        expect(plan.loss).toBeLessThan(0.75)
+        // At most all of its water, and what was on its faces: of a thin piece a good share of it.
+        expect(plan.loss).toBeLessThan(0.76 + 0.6 / thicknessMm)
         if ((turned.byClockS ?? 0) > 0) return
         const bath = kind === 'bath then sear' || kind === 'sear then bath'
         if (!bath) expect(plan.peak.core).toBeGreaterThan(targetC - 0.6)

@@ -4,6 +4,7 @@ import type { Assimilated } from '#core/estimate/assimilate'
 import type { Observation } from '#core/estimate/prior'
 import type { PlanRequest } from '#core/request/request'
 import { setupOf } from '#core/request/setup'
+import { secondsOf } from '#core/method/timeline'
 import { orRefused, type Refused } from './plan'
 
 export interface ForecastQuestion {
@@ -14,6 +15,8 @@ export interface ForecastQuestion {
   /** What was read on the heat, and what had happened by the last of it. */
   readonly readings: readonly Observation[]
   readonly byLastReading: Happened
+  /** Since it was taken off, s; 0 while it is on. */
+  readonly restingS: number
 }
 
 /** What the readings have told. */
@@ -23,19 +26,38 @@ export interface Forecast {
   readonly plan: UnderWay
   /** Null where nothing was read. */
   readonly heard: Heard | null
+  /** Where it rests and will stop short of the target: how long back where it was would bring it there, s. */
+  readonly backS: number | null
 }
+
+/** K: so far short of the target a piece is put back. */
+const SHORT_K = 2
 
 /** @param remember called with the work that hangs on the readings alone: it need not be done again for every second that passes */
 export function forecast(
-  { request, freeS, happened, readings, byLastReading }: ForecastQuestion,
+  { request, freeS, happened, readings, byLastReading, restingS }: ForecastQuestion,
   remember: <T>(question: unknown, work: () => T) => T = (_, work) => work()
 ): Forecast | Refused {
   return orRefused(request.method.kind, () => {
     const { method, setup, targetC, byClockS } = setupOf(request)
-    if (readings.length === 0) return { plan: planUnderWay(method, setup, targetC, happened, freeS, byClockS !== null), heard: null }
-    const { setup: likely, ...heard } = remember([request, freeS, readings], () =>
-      assimilateUnderWay(method, setup, targetC, byLastReading, readings, freeS)
-    )
-    return { plan: planUnderWay(method, likely, targetC, happened, freeS, byClockS !== null), heard }
+    const told =
+      readings.length === 0
+        ? null
+        : remember([request, freeS, readings], () => assimilateUnderWay(method, setup, targetC, byLastReading, readings, freeS))
+    const likely = told?.setup ?? setup
+    const plan = planUnderWay(method, likely, targetC, happened, freeS, byClockS !== null)
+    return { plan, heard: told && heardOf(told), backS: backFor(plan) }
+
+    function backFor({ peak }: UnderWay): number | null {
+      const last = happened.past.at(-1)
+      if (!happened.off || last === undefined || targetC - peak.core <= SHORT_K) return null
+      const past = [...happened.past, { stage: 'out', down: last.down, seconds: restingS } as const]
+      const again = planUnderWay(method, likely, targetC, { past, off: false, again: true }, freeS)
+      return again.overshoot ? null : again.pull.time - secondsOf(past)
+    }
   })
+}
+
+function heardOf({ setup: _, ...heard }: Assimilated<unknown>): Heard {
+  return heard
 }

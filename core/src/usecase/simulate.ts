@@ -69,7 +69,7 @@ function programOf(given: Simulation): { subject: Subject; stages: Stage[]; flat
       case 'pan':
         return { kind: 'metal', lump: 0, contact: CONSTANTS.panContact }
       case 'over the pan':
-        return overPan(room, CONSTANTS)
+        return overPan(room, heated?.panC ?? room.temperatureC, CONSTANTS)
       case 'open air':
         return openAir(room, CONSTANTS)
       case 'loose foil':

@@ -83,15 +83,15 @@ describe('how often it is turned', () => {
 })
 
 describe('the sheet and the run', () => {
-  it.each(METHOD_KINDS)('%s: its times add up, and it is out at what the core reads then', kind => {
+  it.each(METHOD_KINDS)('%s: its times add up, and it is out at what a probe shows then', kind => {
     const of = made(kind)
     const { plan } = of
     const heating = plan.phases.filter(p => p.phase !== 'rest')
     expect(heating.reduce((sum, p) => sum + p.to - p.from, 0)).toBeCloseTo(plan.pull.time, 6)
     const at = plan.history.time.findIndex(t => t >= plan.pull.time)
-    expect(plan.history.core[at]).toBeCloseTo(plan.pull.core, 1)
+    expect(plan.history.probe[at]).toBeCloseTo(plan.pull.probe, 1)
     const out = Object.entries(shown(of)).find(([label]) => /^(Off the heat|Out) at$/.test(label))!
-    expect(Number.parseFloat(out[1])).toBeCloseTo(plan.pull.core, -0.3)
+    expect(Number.parseFloat(out[1])).toBeCloseTo(plan.pull.probe, -0.3)
     expect(Math.max(...plan.history.core)).toBeCloseTo(plan.peak.core, 1)
   })
 })

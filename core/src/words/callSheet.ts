@@ -35,16 +35,24 @@ export interface CallLine {
 /**
  * @param lateS how late it may come off, s; null where no lateness spoils it
  * @param spread null while it is still being worked out
+ * @param shows what the cook's own thermometer shows where this is
  */
-export function callSheet(request: PlanRequest, plan: Plan, lateS: number | null, spread: Spread | null, system: UnitSystem): CallLine[] {
-  const asked: Asked = { request, plan, system }
+export function callSheet(
+  request: PlanRequest,
+  plan: Plan,
+  lateS: number | null,
+  spread: Spread | null,
+  system: UnitSystem,
+  shows: (celsius: number) => number = c => c
+): CallLine[] {
+  const asked: Asked = { request, plan, system, shows }
   const [first, ...others] = plan.phases.filter(p => p.phase !== 'rest' && p.phase !== 'rewarm' && p.from < plan.pull.time)
   const heating = others.every(p => p.phase === 'fat edge')
     ? [...heatLines(asked, first), ...others.map((p, i) => phaseLine(asked, p, i + 1))]
     : [first, ...others].map((p, i) => phaseLine(asked, p, i))
   return [
     ...heating,
-    { id: 'pull', label: `${offWord(plan)} at`, shown: showTemperature(plan.pull.core, system), why: whyPull(asked) },
+    { id: 'pull', label: `${offWord(plan)} at`, shown: showTemperature(asked.shows(plan.pull.probe), system), why: whyPull(asked) },
     { id: 'after', label: 'which is after', shown: afterShown(plan, spread), why: whyAfter(asked, lateS, spread) },
     ...restLines(asked),
     { id: 'eat', label: 'Peak in the rest', shown: showTemperature(plan.peak.core, system), why: whyEat(asked, lateS) }
@@ -55,6 +63,7 @@ interface Asked {
   readonly request: PlanRequest
   readonly plan: Plan
   readonly system: UnitSystem
+  readonly shows: (celsius: number) => number
 }
 const degrees = (celsius: number, { system }: Asked): string => shownText(showTemperature(celsius, system))
 const kelvin = (k: number, { system }: Asked, digits = 0): string => shownText(showTemperatureRise(k, system, digits))
@@ -148,11 +157,22 @@ const FEW_SPELLS = 4
 
 function whyPull(asked: Asked): string {
   const { plan } = asked
-  const rise = plan.peak.core - plan.pull.core
-  return rise > 0.4
-    ? `It climbs ${kelvin(rise, asked)} by itself: the outer layers stand at up to ${degrees(hottestAt(plan, plan.pull.time), asked)} and go on heating the middle for ${long(plan.peak.time - plan.pull.time)}.`
-    : 'It hardly climbs afterwards: what is outside is no hotter than what is wanted inside.'
+  const rise = plan.peak.core - plan.pull.probe
+  const off = plan.pull.probe - plan.pull.core
+  // Read near the middle and not in it, a steep piece shows more than its coldest point.
+  const steep =
+    off > STEEP_K
+      ? ` A probe some ${shownText(showLength(OFF_CENTRE_MM, asked.system))} off the middle; the coldest point is at ${degrees(plan.pull.core, asked)}.`
+      : ''
+  return (
+    (rise > 0.4
+      ? `It climbs ${kelvin(rise, asked)} by itself: the outer layers stand at up to ${degrees(hottestAt(plan, plan.pull.time), asked)} and go on heating the middle for ${long(plan.peak.time - plan.pull.time)}.`
+      : 'It hardly climbs afterwards: what is outside is no hotter than what is wanted inside.') + steep
+  )
 }
+
+const STEEP_K = 0.7
+const OFF_CENTRE_MM = 4
 
 const afterShown = ({ pull }: Plan, spread: Spread | null): Shown =>
   spread ? showDurationRange(spread.pull[0], spread.pull[2]) : showDuration(pull.time)

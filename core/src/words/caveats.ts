@@ -52,7 +52,7 @@ function ofThePan(request: PlanRequest, plan: Plan, system: UnitSystem): string[
 
 function ofTheClimb({ kind, free, pull, peak, target, geometry }: Plan, system: UnitSystem): string[] {
   const kelvin = (k: number): string => shownText(showTemperatureRise(k, system))
-  const climb = peak.core - pull.core
+  const climb = peak.core - pull.probe
   const off = peak.core - target
   const said: string[] = []
   if (kind === 'in pastry') {
@@ -61,9 +61,10 @@ function ofTheClimb({ kind, free, pull, peak, target, geometry }: Plan, system: 
     said.push(
       `In pastry the climb is less sure than elsewhere: ${kelvin(climb)} here, where cooks report ${kelvin(3)} to ${kelvin(10)}. Leave the probe in, and cut it when it is right.`
     )
-  } else if (climb > LONG_CLIMB_K && geometry.mirrored) {
+  } else if (climb > LONG_CLIMB_K) {
+    const gentler = geometry.mirrored ? 'A cooler oven' : 'A cooler pan or fire, or an oven after a short sear,'
     said.push(
-      `So long a climb is the engine’s least sure figure: ${kelvin(climb)} here, where cooks report ${kelvin(5)} to ${kelvin(10)} for joints taken out later. Leave the probe in, and put it back if it stops short. A gentler oven stores less and is surer.`
+      `It climbs ${kelvin(climb)} by itself: so much heat is in its outside, and so long a climb is the engine’s least sure figure. ${gentler} stores less and is surer; here leave the probe in, and put it back if it stops short.`
     )
   }
   if (Math.abs(off) > OFF_TARGET_K) {

@@ -72,7 +72,8 @@ describe('a Book from before every method had one request', () => {
         freeS: was.freeS,
         happened,
         readings: happened.off ? [] : readings.map(r => ({ time: r.time, celsius: r.coreC })),
-        byLastReading: happened
+        byLastReading: happened,
+        restingS: 0
       })
       if ('refused' in found) throw new Error(`${id}: ${found.refused}`)
       expect(found.plan.peak.core, id).toBeGreaterThan(5)

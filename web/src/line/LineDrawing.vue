@@ -126,7 +126,7 @@ const peakX = computed(() => x.value(props.plan.peak.time))
 const close = computed(() => peakX.value - pullX.value < 100)
 const pullText = computed(() => {
   const degrees = (c: number): string => shownText(showTemperature(c, units.system))
-  return `off at ${degrees(props.plan.pull.core)}${close.value ? `, peak ${degrees(props.plan.peak.core)}` : ''}`
+  return `off at ${degrees(props.plan.pull.probe)}${close.value ? `, peak ${degrees(props.plan.peak.core)}` : ''}`
 })
 
 function at(event: PointerEvent): number {
@@ -205,7 +205,7 @@ function last(values: readonly number[]): number {
       </text>
 
       <path v-if="spread" class="band" :d="bandPath(spread.time, spread.low, spread.high, x, core)" />
-      <path class="core" :d="linePath(history.time, history.core, x, core)" />
+      <path class="core" :d="linePath(history.time, history.probe, x, core)" />
       <path class="pan" :d="linePath(history.time, plate, x, heat)" />
       <path class="face" :d="linePath(history.time, history.first, x, heat)" />
       <path class="face second" :d="linePath(history.time, otherFace, x, heat)" />
@@ -215,8 +215,8 @@ function last(values: readonly number[]): number {
       </g>
 
       <line class="pull" :x1="pullX" :x2="pullX" :y1="RIBBON.top + RIBBON.height" :y2="HEAT.bottom" />
-      <circle class="pull" :cx="pullX" :cy="core(plan.pull.core)" r="5" />
-      <text class="strong" :x="pullX - 10" :y="core(plan.pull.core) - 9" text-anchor="end">
+      <circle class="pull" :cx="pullX" :cy="core(plan.pull.probe)" r="5" />
+      <text class="strong" :x="pullX - 10" :y="core(plan.pull.probe) - 9" text-anchor="end">
         {{ pullText }}
       </text>
       <circle class="peak" :cx="peakX" :cy="core(plan.peak.core)" r="4.5" />

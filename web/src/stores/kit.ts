@@ -8,7 +8,7 @@ import { parseKit } from '#core/kit/kitSchema'
 import { InvalidInputError } from '#core/input/problem'
 import { kitInUse, READY_KITS, type Chosen, type Kit, type KitShelf } from '#core/kit/kit'
 import { OILS, oilById } from '#core/kit/oil'
-import { TRUE_READER } from '#core/kit/thermometer'
+import { shownC, TRUE_READER } from '#core/kit/thermometer'
 import { api } from '../api/client'
 import { useDraft } from './draft'
 import { kept } from './kept'
@@ -113,5 +113,7 @@ export const useKit = defineStore('kit', () => {
     }
   }
 
-  return { kit, chosen, oil, oilId, thermometer, unsent, offline, problem, before, replace, put, remove, choose, use, undo, load }
+  /** What the thermometer in use shows where this is, °C. */
+  const shows = (celsius: number): number => shownC(thermometer.value, celsius)
+  return { kit, chosen, oil, oilId, thermometer, shows, unsent, offline, problem, before, replace, put, remove, choose, use, undo, load }
 })

@@ -397,7 +397,7 @@ describe('the ticket of the pass', () => {
     pass.putBeef(FIRST_REQUEST, PLAN)
     const beef = () => pass.dishes.filter(d => d.kind === 'beef')
     expect(beef()).toHaveLength(1)
-    expect(beef()[0].pullC).toBe(PLAN.pull.core)
+    expect(beef()[0].pullC).toBe(PLAN.pull.probe)
     const oven = by(FIRST_REQUEST, 'sear then oven', { ovenC: 170 })
     pass.putBeef(oven, PLAN)
     expect(beef()).toHaveLength(2)

@@ -143,7 +143,7 @@ describe('forty requests at random', () => {
       }
       if ('refused' in again) throw new Error(again.refused)
       expect(Math.abs(again.plan.peak.core - first.plan.peak.core)).toBeLessThan(0.2)
-      expect(Math.abs(again.plan.pull.core - first.plan.pull.core)).toBeLessThan(0.3)
+      expect(Math.abs(again.plan.pull.probe - first.plan.pull.probe)).toBeLessThan(0.3)
     }
   })
 })

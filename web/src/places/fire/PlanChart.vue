@@ -15,10 +15,10 @@ const line = ({ history }: Plan, of: readonly (number | null)[]) =>
   history.time.flatMap((t, i) => (of[i] === null ? [] : [{ x: t / 60, y: shown(of[i]) }]))
 
 const series = computed(() => [
-  { name: 'core', data: line(props.plan, props.plan.history.core) },
+  { name: 'core', data: line(props.plan, props.plan.history.probe) },
   { name: 'first face', data: line(props.plan, props.plan.history.first) },
   { name: 'pan or water', data: line(props.plan, plateInUse(props.plan)) },
-  ...(props.beside ? [{ name: `core, ${props.beside.name}`, data: line(props.beside.plan, props.beside.plan.history.core) }] : [])
+  ...(props.beside ? [{ name: `core, ${props.beside.name}`, data: line(props.beside.plan, props.beside.plan.history.probe) }] : [])
 ])
 /** Round minutes on the axis, ten of them at most. */
 const span = computed(() => {
@@ -65,7 +65,7 @@ const options = computed((): ApexOptions => ({
 <template>
   <div
     role="img"
-    :aria-label="`Core over time: out at ${shown(plan.pull.core)} ${unit.symbol} after ${Math.round(plan.pull.time / 60)} minutes, peak ${shown(plan.peak.core)} ${unit.symbol}.`"
+    :aria-label="`Core over time: out at ${shown(plan.pull.probe)} ${unit.symbol} after ${Math.round(plan.pull.time / 60)} minutes, peak ${shown(plan.peak.core)} ${unit.symbol}.`"
   >
     <vue-apex-charts height="270" :options="options" :series="series" />
   </div>

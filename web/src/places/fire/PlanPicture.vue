@@ -36,7 +36,7 @@ watch(
   { immediate: true }
 )
 const section = computed(() => sectionOf(props.plan, props.piece, moment.value))
-const core = computed(() => valueAt(props.plan.history.time, props.plan.history.core, moment.value))
+const core = computed(() => valueAt(props.plan.history.time, props.plan.history.probe, moment.value))
 /** What the section has come to by then: the word for the hottest the core has been. */
 const word = computed(() => {
   const { peak, pull } = props.plan

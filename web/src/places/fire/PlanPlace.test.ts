@@ -52,7 +52,7 @@ describe.each(METHOD_KINDS)('by %s', kind => {
     light.click()
     const { cook } = useCook()
     expect(cook?.request.method.kind).toBe(kind)
-    expect(cook?.planned.pullC).toBeCloseTo(plan.current!.plan.pull.core, 1)
+    expect(cook?.planned.pullC).toBeCloseTo(plan.current!.plan.pull.probe, 1)
     expect(cook?.planned.freeS).toBeCloseTo(plan.current!.plan.free, 0)
   })
 })

@@ -17,6 +17,7 @@ import { caveats } from '#core/words/caveats'
 import { useCook } from '../../stores/cook'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
+import { useKit } from '../../stores/kit'
 import { usePlan } from '../../stores/plan'
 import { useUnits } from '../../stores/units'
 import CarveBoard from './CarveBoard.vue'
@@ -44,6 +45,7 @@ const cook = useCook()
 const guests = useGuests()
 const onProbe = useOnProbe()
 const units = useUnits()
+const kit = useKit()
 const router = useRouter()
 
 // The address names the method: what is opened by it is planned by it.
@@ -67,8 +69,8 @@ const there = computed(() => (plan.state === 'ready' || plan.state === 'working'
 const lines = computed(() => {
   if (!there.value) return []
   const { request, plan: of, lateS } = there.value
-  return callSheet(request, of, lateS, plan.spread, units.system).map(l =>
-    l.id === 'pull' ? { ...l, why: l.why + onProbe(of.pull.core) } : l
+  return callSheet(request, of, lateS, plan.spread, units.system, kit.shows).map(l =>
+    l.id === 'pull' ? { ...l, why: l.why + onProbe(of.pull.probe) } : l
   )
 })
 const said = computed(() => (there.value ? caveats(there.value.request, there.value.plan, units.system) : []))

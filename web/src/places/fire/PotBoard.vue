@@ -108,7 +108,7 @@ const tick = (c: number): string => String(Math.round(fromBase(c, shownUnit('tem
       <text class="name dim" :x="x(curves.label.t, curves.whole)" :y="y(curves.label.c) + 17">
         {{ settings.lid ? 'without the lid' : 'with a lid' }}, nothing in it
       </text>
-      <text class="name ox" :x="x(plan.pull.time, curves.whole) - 6" :y="y(plan.pull.core) + 18" text-anchor="end">core</text>
+      <text class="name ox" :x="x(plan.pull.time, curves.whole) - 6" :y="y(plan.pull.probe) + 18" text-anchor="end">core</text>
     </svg>
   </section>
 </template>

@@ -119,8 +119,8 @@ const WHERE = { oven: 'in the oven', pan: 'in the hot pan, both faces', coals: '
         </ol>
         <ol v-else>
           <li>
-            <strong>{{ who(shown.first.target) }}</strong> The whole piece: out at <b>{{ degrees(shown.first.pull.core) }}</b>, rested, then
-            their part cut off.
+            <strong>{{ who(shown.first.target) }}</strong> The whole piece: out at <b>{{ degrees(shown.first.pull.probe) }}</b>, rested,
+            then their part cut off.
           </li>
           <li v-for="b in shown.backs" :key="b.targetC">
             <strong>{{ who(b.targetC) }}</strong>

@@ -57,6 +57,6 @@ export function useOnProbe(): (pullC: number) => string {
     const reads = shownC(kit.thermometer, pullC)
     return Math.abs(reads - pullC) < WORTH_SAYING_K
       ? ''
-      : ` ${kit.thermometer.name} will show ${shownText(showTemperature(reads, units.system))} then.`
+      : ` ${kit.thermometer.name} is off: that is what it shows where there are ${shownText(showTemperature(pullC, units.system))}.`
   }
 }

@@ -7,6 +7,7 @@ import { callFor, callsAfter, probedRangeFromNow, pullRangeFromNow, type Stand }
 import { atTheHeat, spentUntil } from '#core/session/progress'
 import { showClock } from '#core/quantity/format'
 import { useCook, type Said } from '../../stores/cook'
+import { useKit } from '../../stores/kit'
 import { useUnits } from '../../stores/units'
 import OutcomeForm from '../book/OutcomeForm.vue'
 import ReadingEntry from './ReadingEntry.vue'
@@ -20,10 +21,11 @@ import { useSingleKeys } from '../../ui/useSingleKeys'
 
 const cook = useCook()
 const units = useUnits()
+const kit = useKit()
 const router = useRouter()
 const now = ref(Date.now())
 useIntervalFn(() => (now.value = Date.now()), 200)
-const { forecast, heard, reckoning, progress, action, trouble } = useForecast(
+const { forecast, heard, backS, reckoning, progress, action, trouble } = useForecast(
   computed(() => cook.cook),
   now
 )
@@ -38,7 +40,7 @@ const late = computed(() => left.value !== null && left.value < LATE_S)
 
 const stand = computed((): Stand | null =>
   progress.value && forecast.value && record.value
-    ? { request: record.value.request, progress: progress.value, forecast: forecast.value }
+    ? { request: record.value.request, progress: progress.value, forecast: forecast.value, shows: kit.shows, backS: backS.value }
     : null
 )
 const call = computed(() => (action.value && stand.value ? callFor(action.value, stand.value, units.system) : null))

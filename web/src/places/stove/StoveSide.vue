@@ -11,6 +11,7 @@ import { showClock, showLength, showTemperature, shownText } from '#core/quantit
 import { degreeTicks, linePath, minuteTicks, scale } from '../../line/axes'
 import RoundSection from '../../section/RoundSection.vue'
 import SectionDrawing from '../../section/SectionDrawing.vue'
+import { useKit } from '../../stores/kit'
 import { useUnits } from '../../stores/units'
 import { sectionOf } from '../fire/sectionOf'
 import { useAgainst } from './useAgainst'
@@ -37,10 +38,13 @@ const flat = computed(() => (section.value?.kind === 'flat' ? section.value : nu
 const joint = computed(() => props.record.request.piece.form === 'roast')
 const core = computed(() =>
   props.forecast && started.value
-    ? valueAt(props.forecast.history.time, props.forecast.history.core, props.elapsed)
+    ? valueAt(props.forecast.history.time, props.forecast.history.probe, props.elapsed)
     : props.record.request.piece.startC
 )
+const kit = useKit()
 const degrees = (c: number): string => shownText(showTemperature(c, units.system))
+/** As this cook's thermometer shows it. */
+const probed = (c: number): string => degrees(kit.shows(c))
 
 const against = useAgainst(() => props)
 
@@ -54,7 +58,7 @@ const past = computed(() =>
   props.forecast
     ? linePath(
         props.forecast.history.time.filter(t => t <= props.elapsed),
-        props.forecast.history.core,
+        props.forecast.history.probe,
         x.value,
         y.value
       )
@@ -64,7 +68,7 @@ const ahead = computed(() => {
   const f = props.forecast
   if (!f) return ''
   const from = f.history.time.findIndex(t => t >= props.elapsed)
-  return from < 0 ? '' : linePath(f.history.time.slice(from), f.history.core.slice(from), x.value, y.value)
+  return from < 0 ? '' : linePath(f.history.time.slice(from), f.history.probe.slice(from), x.value, y.value)
 })
 </script>
 
@@ -100,16 +104,16 @@ const ahead = computed(() => {
     />
     <dl>
       <div>
-        <dt>Core now, by forecast</dt>
-        <dd class="figure">{{ degrees(core) }}</dd>
+        <dt>The probe should read</dt>
+        <dd class="figure">{{ probed(core) }}</dd>
       </div>
       <div v-if="state !== 'resting' && state !== 'carved'">
         <dt>Off the heat at</dt>
-        <dd class="figure">{{ forecast ? degrees(forecast.pull.core) : '…' }}</dd>
+        <dd class="figure">{{ forecast ? probed(forecast.pull.probe) : '…' }}</dd>
       </div>
       <div>
         <dt>Peak in the rest</dt>
-        <dd class="figure">{{ forecast ? degrees(forecast.peak.core) : '…' }}</dd>
+        <dd class="figure">{{ forecast ? probed(forecast.peak.probe) : '…' }}</dd>
       </div>
     </dl>
     <p v-if="against" class="against" role="status">{{ against }}</p>

@@ -6,6 +6,7 @@ import { valueAt } from '#core/heat/history'
 import type { MethodKind } from '#core/method/methods'
 import type { Plan } from '#core/plan/plan'
 import { showClock, showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import { useKit } from '../../stores/kit'
 import { useUnits } from '../../stores/units'
 import type { Heard } from '#core/usecase/forecast'
 
@@ -29,6 +30,7 @@ const IN_HEAT: ReadonlySet<MethodKind> = new Set<MethodKind>([
 /** Empty until something has been read. */
 export function useAgainst(given: () => Given): ComputedRef<string> {
   const units = useUnits()
+  const kit = useKit()
   const state = computed(() => given().progress?.state ?? 'ready')
   const exactly = (c: number): string => shownText(showTemperature(c, units.system, 1))
 
@@ -39,18 +41,22 @@ export function useAgainst(given: () => Given): ComputedRef<string> {
   const against = computed(() => {
     const { heard, forecast } = given()
     if (!last.value || !forecast) return ''
-    const read = `You read ${exactly(last.value.coreC)} at ${showClock(last.value.time)}`
+    const read = `You read ${exactly(kit.shows(last.value.coreC))} at ${showClock(last.value.time)}`
     const { time } = last.value
-    if (heard?.rejected.some(r => r.time === time))
-      return `${read}: no piece like this could be there. Probe again, from the side, into the middle; the forecast leaves it out.`
+    const expected = valueAt(forecast.history.time, forecast.history.probe, time)
+    if (heard?.impossible.some(r => r.time === time))
+      return `${read}: no middle of a piece is ${last.value.coreC < expected ? 'colder than it went in' : 'as hot as boiling water'}. Probe again, from the side, into the middle.`
+    if (heard?.rejected.some(r => r.time === time)) {
+      const done = last.value.coreC >= forecast.pull.probe ? ' If it does, it is done: take it off.' : ''
+      return `${read}, where ${exactly(kit.shows(expected))} was to be expected. Read once more, in the middle: if that agrees, the forecast goes by it.${done}`
+    }
     if (heard?.expectedC == null) {
-      const off = last.value.coreC - valueAt(forecast.history.time, forecast.history.core, time)
-      return `${read}: ${offText(off)}.`
+      return `${read}: ${offText(last.value.coreC - expected)}.`
     }
     const moved = forecast.pull.time - given().record.planned.pullS
     const later =
       state.value !== 'on the heat' && state.value !== 'lifted'
-        ? ''
+        ? ` It peaks at ${exactly(kit.shows(forecast.peak.probe))}.`
         : Math.abs(moved) < 20
           ? ' The time stays as it was.'
           : ` Off the heat ${shownText(showDuration(Math.abs(moved)))} ${moved > 0 ? 'later' : 'sooner'} than planned.`

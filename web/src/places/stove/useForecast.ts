@@ -20,19 +20,19 @@ interface CookAt {
 function asked({ cook: { request, planned, events }, now }: CookAt): ForecastQuestion {
   const { laidAt, readings } = progressOf(events)
   const happened = happenedUntil(events, now)
-  // A reading in the rest says how it ends, and is shown; what it was like on the heat it no longer says well.
-  const onHeat = happened.off ? readings.filter(r => r.time <= secondsOf(happened.past)) : readings
-  const lastAt = laidAt === null ? null : (onHeat.at(-1)?.time ?? null)
+  const lastAt = laidAt === null ? null : (readings.at(-1)?.time ?? null)
+  const restingS = happened.off && laidAt !== null ? Math.max(0, (now - laidAt) / 1000 - secondsOf(happened.past)) : 0
   return {
     request,
     freeS: planned.freeS,
     happened,
-    readings: onHeat.map(r => ({ time: r.time, celsius: r.coreC })),
+    readings: readings.map(r => ({ time: r.time, celsius: r.coreC })),
     byLastReading: {
       past: lastAt === null ? [] : happenedUntil(events, (laidAt ?? 0) + 1000 * lastAt).past,
-      off: false,
+      off: happened.off && lastAt !== null && lastAt > secondsOf(happened.past),
       again: happened.again
-    }
+    },
+    restingS
   }
 }
 
@@ -68,9 +68,15 @@ export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>) {
   /** Whether what was last said is in the forecast yet. */
   const reckoning = computed(() => cook.value !== null && answer.value?.question.cook.events !== cook.value.events)
   const progress = computed(() => (cook.value ? progressOf(cook.value.events) : null))
+  /** The last reading, once the forecast has heard it, unless it is doubted. */
+  const believed = computed(() => {
+    const last = progress.value?.readings.at(-1) ?? null
+    return last && !reckoning.value && !heard.value?.rejected.some(r => r.time === last.time) ? last : null
+  })
+  const backS = computed(() => mine.value?.backS ?? null)
   const action = computed(() =>
     progress.value && forecast.value && cook.value
-      ? nextAction(progress.value, forecast.value, preheatsOf(cook.value.request, forecast.value.marks))
+      ? nextAction(progress.value, forecast.value, preheatsOf(cook.value.request, forecast.value.marks), believed.value)
       : null
   )
 
@@ -80,5 +86,5 @@ export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>) {
     if ((overdue || state === 'lifted') && at - lastAsked > OVERDUE_EVERY_MS) askNow()
   })
 
-  return { forecast, heard, reckoning, progress, action, trouble }
+  return { forecast, heard, backS, reckoning, progress, action, trouble }
 }
