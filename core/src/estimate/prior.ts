@@ -32,7 +32,7 @@ export const EIGHTY = 1.2816
 const within = (range: number): Gauss => ({ mean: 0, sd: range / EIGHTY })
 
 /** Ranges that hold 80 % of what happens; common practice, no source. The model's own is what its cases show: see docs/physics.md. */
-export const UNKNOWN = { thicknessMm: 2, startC: 3, contact: 0.3, convection: 0.3, ovenK: 10, model: 0.15 } as const
+export const UNKNOWN = { thicknessMm: 2, startC: 3, contact: 0.3, convection: 0.3, ovenK: 10, model: 0.2 } as const
 
 export const PRIOR: Unknowns<Gauss> = {
   thickness: within(UNKNOWN.thicknessMm),

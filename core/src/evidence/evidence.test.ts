@@ -3,6 +3,9 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { answerSimulate } from '#core/formats/answers'
 import { CONSTANT_TABLE, CONSTANTS } from '#core/heat/constants'
+import { drawUnknowns, uncertain } from '#core/estimate/prior'
+import { Randomness } from '#core/numerics/random'
+import { percentiles } from '#core/numerics/statistics'
 import { CASES } from './cases'
 import { judge } from './case'
 import { beltGrill } from './setups'
@@ -46,5 +49,18 @@ describe('published and trade cases', () => {
       expect(value).toBeGreaterThanOrEqual(range[0])
       expect(value).toBeLessThanOrEqual(range[1])
     }
+  })
+})
+
+describe('the range', () => {
+  it('of what is not known, the model itself among it, meets what was seen in about eight cases of ten', () => {
+    const random = new Randomness(7)
+    const draws = Array.from({ length: 10 }, () => uncertain(CONSTANTS, drawUnknowns(random)))
+    const meets = CASES.filter(c => {
+      const [low, , high] = percentiles(draws.map(constants => c.figure(0.5, constants)))
+      return low <= c.seen[1] && high >= c.seen[0]
+    })
+    expect(meets.length / CASES.length).toBeGreaterThanOrEqual(0.75)
+    expect(meets.length / CASES.length).toBeLessThanOrEqual(0.9)
   })
 })

@@ -116,14 +116,13 @@ export function planMethod<S extends Resting>(
   }
   if (byClock !== null) return readPlan(method, setup, target, byTheClock(method, setup, open, byClock))
   const solved = solveOpen(method, setup, target, open, warmStart)
-  if (solved.misses !== 'none' && !heldLong(solved, target)) throw infeasible(method, setup, target, solved)
+  if (solved.misses !== 'none' && !heldLong(solved, setup)) throw infeasible(method, setup, target, solved)
   return readPlan(method, setup, target, solved)
 }
 
-/** Kept in its water longer than the core needs, by the cook's own wish, and yet no hotter than wanted. */
-const heldLong = ({ misses, run: outcome }: Solved, target: number): boolean =>
-  misses === 'too hot at the least' && outcome.peak.core <= target + HELD_WITHIN
-const HELD_WITHIN = 0.5
+/** Kept in its water longer than the core needs, by the cook's own wish: it comes to what it comes to, and that is told. */
+const heldLong = ({ misses }: Solved, { settings }: Setup<Resting & { readonly holdS?: number }>): boolean =>
+  misses === 'too hot at the least' && (settings.holdS ?? 0) > 0
 
 /** What is left free, and what is cooked for any value of it. */
 export interface Open {

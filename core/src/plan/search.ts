@@ -51,8 +51,8 @@ export interface Solved {
 export const PAST_PEAK = 0.5
 const CLOSE_KELVIN = 0.1
 /** And so near in the free time, as a share of it, down to this. */
-const CLOSE_SHARE = 0.01
-const LEAST_KELVIN = 0.015
+const CLOSE_SHARE = 0.004
+const LEAST_KELVIN = 0.006
 const NARROW_SECONDS = 0.25
 const MOST_CORRECTIONS = 10
 const SEARCHING: Recording = { ...KEEP_ENDS, untilPastPeakBy: PAST_PEAK }

@@ -71,6 +71,8 @@ function ofTheClimb({ kind, free, pull, peak, target, geometry }: Plan, system: 
     said.push(
       `So it peaks at ${shownText(showTemperature(peak.core, system))}, ${kelvin(Math.abs(off))} ${off > 0 ? 'above' : 'below'} what is wanted.`
     )
+    if (off > 0 && kind === 'bath then sear')
+      said.push(`The sear does that: five minutes in ice water before it, or a bath cooler by ${kelvin(Math.ceil(off))}, brings it down.`)
   }
   return said
 }
