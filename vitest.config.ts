@@ -5,6 +5,8 @@ export default defineConfig({
   plugins: [vue()],
   test: {
     include: ['core/**/*.test.ts', 'server/**/*.test.ts', 'web/**/*.test.ts', 'scripts/**/*.test.ts', 'demo/**/*.test.ts'],
-    testTimeout: 60_000
+    testTimeout: 60_000,
+    // Half the cores, as it is by itself, is one of two.
+    maxWorkers: '100%'
   }
 })

@@ -8,7 +8,7 @@ import type { Trial } from './ensemble'
 import { EIGHTY, PRIOR, withUnknowns, type Gauss, type Observation, type Unknowns } from './prior'
 import { valueAt } from '#core/heat/history'
 import { KEEP_ENDS, run } from '#core/heat/program'
-import { COARSE_STEPS, DEFAULT_STEPS } from '#core/heat/stepControl'
+import { COARSE_STEPS } from '#core/heat/stepControl'
 import type { Steps } from '#core/numerics/steps'
 import { kalmanUpdate } from './kalman'
 
@@ -72,7 +72,6 @@ function* weighed(trial: Trial<unknown>, readings: readonly Observation[], prior
 
 function coresAt(trial: Trial<unknown>, readings: readonly Observation[], unknowns: Unknowns<number>): number[] {
   const setup = withUnknowns(trial.setup, unknowns)
-  const [fineness, steps] = setup.flat ? (['fine', DEFAULT_STEPS] as const) : (['coarse', COARSE_STEPS] as const)
-  const { history } = run(trial.subject(setup, fineness), trial.stages(setup, trial.free), { ...KEEP_ENDS, every: 8 }, steps)
+  const { history } = run(trial.subject(setup, 'coarse'), trial.stages(setup, trial.free), { ...KEEP_ENDS, every: 8 }, COARSE_STEPS)
   return readings.map(r => valueAt(history.time, history.probe, r.time))
 }

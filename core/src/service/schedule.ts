@@ -82,7 +82,7 @@ type Waits = ReadonlyMap<Step, number>
 const NO_WAITS: Waits = new Map()
 /** Of so many of the orders the blocks are made to wait, where none comes out as it is, and where one does. */
 const WORTH_FITTING = 24
-const WORTH_MENDING = 8
+const WORTH_MENDING = 4
 /** An order so much worse than the best is not helped by a longer rest. */
 const HOPELESS = 60
 
