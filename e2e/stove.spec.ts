@@ -124,7 +124,7 @@ test('a probe reading moves what is to come; one that cannot be is told, not bel
   await page.keyboard.press('u')
   await expect(page.locator('.against')).toHaveCount(0)
   await read('95')
-  await expect(page.locator('.against')).toContainText('no piece like this could be there', { timeout: 20_000 })
+  await expect(page.locator('.against')).toContainText('no middle of a piece is as hot as boiling water', { timeout: 20_000 })
 })
 
 test('the fat edge is called when its turn comes', async ({ page }) => {

@@ -7,7 +7,7 @@ import { boilingPoint } from '#core/heat/vapour'
 import type { Setup } from '#core/method/setup'
 import { finish } from '#core/numerics/steps'
 import { neededBy, type Trial } from './ensemble'
-import { kalmanUpdate } from './kalman'
+import { FURTHEST, kalmanUpdate } from './kalman'
 import { each, EIGHTY, PRIOR, withUnknowns, type Gauss, type Observation, type Unknowns } from './prior'
 
 export interface Assimilated<S> {
@@ -29,10 +29,9 @@ export interface Assimilated<S> {
   readonly later: number
 }
 
-/** No reading moves a figure further than this many of its own standard deviations, or of what two readings widened them to. */
-const FURTHEST = 2.5
-/** K under its coldest and over the boiling point: colder and hotter no middle of a piece ever is. */
-const OUT_OF_MEAT = 4
+/** K under what it went in at and K under boiling: colder and hotter no middle of a piece ever is. */
+const COLDER = 4
+const NEAR_BOILING = 6
 
 /** @param trial what happened up to the last reading, and any time to come */
 export function assimilate<S>(trial: Trial<S>, readings: readonly Observation[]): Assimilated<S> {
@@ -43,8 +42,8 @@ export function assimilate<S>(trial: Trial<S>, readings: readonly Observation[])
     return [...readings.map(r => reads(r.time)), logNeeded]
   }
   const { startC } = setup.piece
-  const hottest = boilingPoint(setup.room.altitudeM) - OUT_OF_MEAT
-  const possible = readings.map(r => r.celsius >= startC - OUT_OF_MEAT && r.celsius <= hottest)
+  const hottest = boilingPoint(setup.room.altitudeM) - NEAR_BOILING
+  const possible = readings.map(r => r.celsius >= startC - COLDER && r.celsius <= hottest)
   const posterior = finish(kalmanUpdate(outputs, readings, PRIOR, possible))
   const last = posterior.accepted.lastIndexOf(true)
   const mean = limited(posterior.unknowns, posterior.widened)
@@ -62,6 +61,7 @@ export function assimilate<S>(trial: Trial<S>, readings: readonly Observation[])
   }
 }
 
+/** No reading moves a figure further than that, of its own standard deviations or of what two readings widened them to. */
 const limited = (unknowns: Unknowns<Gauss>, widened: number): Unknowns<number> =>
   each(name => {
     const most = FURTHEST * widened * PRIOR[name].sd

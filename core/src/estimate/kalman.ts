@@ -25,6 +25,8 @@ export interface Posterior {
 const GATE = 3.2
 /** Where two readings agree against the prior, it is taken this many times as wide, until they fit. */
 const WIDER = [2, 4, 8]
+/** No look is further from the middle of the prior than this many of its standard deviations. */
+export const FURTHEST = 2.5
 /** K: so near must both then be. */
 const AGREES = 2
 const LOOKS = { usual: 2, wider: 4 } as const
@@ -91,7 +93,12 @@ function* fitted(
   looks: number
 ): Steps<Pick<Posterior, 'unknowns' | 'outputs'>> {
   let line = first
-  for (let look = 1; look < looks; look++) line = yield* linearise(outputs, updated(readings, accepted, line, start, sds).means, apart)
+  for (let look = 1; look < looks; look++) {
+    // A straight line may lead further than the model is good for.
+    const { means } = updated(readings, accepted, line, start, sds)
+    const there = means.map((m, k) => start[k] + Math.min(FURTHEST * sds[k], Math.max(-FURTHEST * sds[k], m - start[k])))
+    line = yield* linearise(outputs, there, apart)
+  }
   const { means, spread } = updated(readings, accepted, line, start, sds)
   const of = (k: number): Gauss => ({ mean: means[k], sd: Math.sqrt(spread[k][k]) })
   return {

@@ -9,6 +9,7 @@ import { mounted } from '../../mounted/mount.fixture'
 import { button, emptyBrowser, press, tones, type } from '../../mounted/page.fixture'
 import { router } from '../../router'
 import { useCook } from '../../stores/cook'
+import { useKit } from '../../stores/kit'
 import { useUnits } from '../../stores/units'
 import StovePlace from './StovePlace.vue'
 
@@ -118,6 +119,41 @@ describe('a cook in the pan', () => {
     await press('r')
     await keep('77')
     expect(useCook().cook!.events.at(-1)).toMatchObject({ kind: 'reading', coreC: 25 })
+  })
+
+  it('doubts one reading far from the forecast, believes the second that agrees, and says to take it off', async () => {
+    const page = await lit()
+    await press(' ')
+    await wait(200)
+    await press(' ')
+    await reckoned(page)
+    await wait(240)
+    const read = async (celsius: string): Promise<void> => {
+      await press('r')
+      await type(page.find('form.reading input').element as HTMLInputElement, celsius)
+      await page.find('form.reading').trigger('submit')
+      await reckoned(page)
+    }
+    await read('52')
+    expect(page.text()).toContain('Read once more')
+    expect(headline(page)).not.toMatch(/off/i)
+    await wait(15)
+    await read('53')
+    expect(page.text()).not.toContain('Read once more')
+    await wait(3)
+    expect(headline(page)).toMatch(/Off the heat now/)
+    await read('99')
+    expect(page.text()).toContain('no middle of a piece is as hot as boiling water')
+  })
+
+  it('shows every figure as the thermometer in use will show it', async () => {
+    const kit = useKit()
+    const page = await lit()
+    const shown = (): string => page.findAll('dd').at(1)!.text()
+    const before = Number.parseFloat(shown())
+    kit.put('thermometers', { ...kit.thermometer, inIceC: 3 })
+    await flushPromises()
+    expect(Number.parseFloat(shown())).toBe(before + 3)
   })
 
   it('is heard before its time and at it, and not while the sound is off', async () => {

@@ -62,6 +62,7 @@ const against = useAgainst(() => ({
   record: record.value!,
   forecast: record.value ? forecast.value : null,
   heard: heard.value,
+  reckoning: reckoning.value,
   progress: progress.value
 }))
 
@@ -202,7 +203,15 @@ function finish(): void {
         </div>
       </template>
     </main>
-    <stove-side :record="record" :forecast="forecast" :heard="heard" :elapsed="elapsed" :on-heat="onHeat" :progress="progress" />
+    <stove-side
+      :record="record"
+      :forecast="forecast"
+      :heard="heard"
+      :reckoning="reckoning"
+      :elapsed="elapsed"
+      :on-heat="onHeat"
+      :progress="progress"
+    />
   </div>
 </template>
 

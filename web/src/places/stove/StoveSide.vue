@@ -21,6 +21,7 @@ const props = defineProps<{
   record: CookRecord
   forecast: Plan | null
   heard: Heard | null
+  reckoning: boolean
   elapsed: number
   onHeat: number
   progress: Progress | null

@@ -14,6 +14,8 @@ interface Given {
   readonly record: CookRecord
   readonly forecast: Plan | null
   readonly heard: Heard | null
+  /** Whether the forecast has not heard the last reading yet. */
+  readonly reckoning: boolean
   readonly progress: Progress | null
 }
 
@@ -39,10 +41,11 @@ export function useAgainst(given: () => Given): ComputedRef<string> {
     return readings.length > 0 ? readings[readings.length - 1] : null
   })
   const against = computed(() => {
-    const { heard, forecast } = given()
+    const { heard, forecast, reckoning } = given()
     if (!last.value || !forecast) return ''
     const read = `You read ${exactly(kit.shows(last.value.coreC))} at ${showClock(last.value.time)}`
     const { time } = last.value
+    if (reckoning) return `${read}.`
     const expected = valueAt(forecast.history.time, forecast.history.probe, time)
     if (heard?.impossible.some(r => r.time === time))
       return `${read}: no middle of a piece is ${last.value.coreC < expected ? 'colder than it went in' : 'as hot as boiling water'}. Probe again, from the side, into the middle.`
