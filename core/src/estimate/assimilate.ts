@@ -13,6 +13,8 @@ import { each, EIGHTY, PRIOR, withUnknowns, type Gauss, type Observation, type U
 export interface Assimilated<S> {
   /** As it most likely is. */
   readonly setup: Setup<S>
+  /** What is read over what that piece would read, K: what no likely piece explains stays as it is. */
+  readonly offK: number
   /** The readings that are not believed: far from what was likely, with no second that agrees. */
   readonly rejected: readonly Observation[]
   /** Those of them that no meat could give: colder than it went in, or boiling. */
@@ -50,6 +52,7 @@ export function assimilate<S>(trial: Trial<S>, readings: readonly Observation[])
   const range = EIGHTY * posterior.outputs[readings.length].sd
   return {
     setup: last < 0 ? setup : withUnknowns(setup, mean),
+    offK: posterior.off,
     rejected: readings.filter((_, i) => !posterior.accepted[i]),
     impossible: readings.filter((_, i) => !possible[i]),
     expectedC: last < 0 ? null : posterior.expected[last],

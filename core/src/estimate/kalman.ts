@@ -19,6 +19,8 @@ export interface Posterior {
   readonly outputs: readonly Gauss[]
   /** How many times as wide as it was the prior had to be taken, for readings that agree with each other and not with it. */
   readonly widened: number
+  /** What the last of them is then still off what the model says, K: it has the last word. */
+  readonly off: number
 }
 
 /** The innovation gate: standard deviations from what was expected beyond which one reading alone is not believed. */
@@ -27,8 +29,9 @@ const GATE = 3.2
 const WIDER = [2, 4, 8]
 /** No look is further from the middle of the prior than this many of its standard deviations. */
 export const FURTHEST = 2.5
-/** K: so near must both then be. */
-const AGREES = 2
+/** K: so near both should then be; and so much may one be further off than the other before they contradict each other. */
+const AGREES = 1
+const CONTRADICTS = 5
 const LOOKS = { usual: 2, wider: 4 } as const
 
 interface Linearised {
@@ -62,24 +65,44 @@ export function* kalmanUpdate(
   const doubted = readings.flatMap((_, i) => (possible[i] && !inGate[i] ? [i] : []))
   const lastTwo = doubted.slice(-2)
   if (mayWiden && lastTwo.length === 2 && lastTwo[1] === possible.lastIndexOf(true)) {
-    for (const widened of WIDER) {
-      const wide = sds.map(sd => widened * sd)
-      const off = ({ outputs: found }: Pick<Posterior, 'outputs'>, i: number): number => Math.abs(found[i].mean - readings[i].celsius)
-      const all = yield* fitted(outputs, readings, possible, first, start, wide, sds, LOOKS.wider)
-      if (lastTwo.some(i => off(all, i) > AGREES)) continue
-      const accepted = readings.map((_, i) => possible[i] && off(all, i) <= GATE * READING_SD)
-      return {
-        accepted,
-        ...(yield* fitted(outputs, readings, accepted, first, start, wide, sds, LOOKS.wider)),
-        expected: first.expected,
-        widened
-      }
-    }
+    const believed = yield* widenedTo(outputs, readings, possible, lastTwo as [number, number], first, start, sds)
+    if (believed) return { ...believed, expected: first.expected }
   }
   const looks = inGate.includes(true) ? LOOKS.usual : 1
   const found = yield* fitted(outputs, readings, inGate, first, start, sds, sds, looks)
-  return { accepted: inGate, ...found, expected: first.expected, widened: 1 }
+  return { accepted: inGate, ...found, expected: first.expected, widened: 1, off: 0 }
 }
+
+/** For two readings that may agree: the prior wide enough for them; null where they contradict each other. */
+function* widenedTo(
+  outputs: Outputs,
+  readings: readonly Observation[],
+  possible: readonly boolean[],
+  [before, last]: readonly [number, number],
+  first: Linearised,
+  start: readonly number[],
+  sds: readonly number[]
+): Steps<Omit<Posterior, 'expected'> | null> {
+  let best: (Omit<Posterior, 'expected'> & { readonly misses: number }) | null = null
+  for (const widened of WIDER) {
+    const wide = sds.map(sd => widened * sd)
+    const found = yield* fitted(outputs, readings, possible, first, start, wide, sds, LOOKS.wider)
+    const mean = each(name => within(found.unknowns[name].mean, start[NAMES.indexOf(name)], wide[NAMES.indexOf(name)]))
+    const really = outputs(mean)
+    yield
+    const off = readings.map((r, i) => r.celsius - really[i])
+    const misses = Math.max(Math.abs(off[before]), Math.abs(off[last]))
+    if (Math.abs(off[before] - off[last]) > CONTRADICTS || (best && misses >= best.misses)) continue
+    const accepted = readings.map((_, i) => possible[i] && Math.abs(off[i] - off[last]) <= CONTRADICTS)
+    const unknowns = each(name => ({ mean: mean[name], sd: found.unknowns[name].sd }))
+    best = { accepted, unknowns, outputs: found.outputs, widened, off: off[last], misses }
+    if (misses <= AGREES) break
+  }
+  return best
+}
+
+const within = (value: number, middle: number, sd: number): number =>
+  middle + Math.min(FURTHEST * sd, Math.max(-FURTHEST * sd, value - middle))
 
 /** @param sds of the prior; @param apart how far apart the model is looked at, so that it is made linear; @param looks how often it is */
 function* fitted(
@@ -96,7 +119,7 @@ function* fitted(
   for (let look = 1; look < looks; look++) {
     // A straight line may lead further than the model is good for.
     const { means } = updated(readings, accepted, line, start, sds)
-    const there = means.map((m, k) => start[k] + Math.min(FURTHEST * sds[k], Math.max(-FURTHEST * sds[k], m - start[k])))
+    const there = means.map((m, k) => within(m, start[k], sds[k]))
     line = yield* linearise(outputs, there, apart)
   }
   const { means, spread } = updated(readings, accepted, line, start, sds)

@@ -2,6 +2,7 @@
 import { assimilateUnderWay, planUnderWay, type Happened, type UnderWay } from '#core/estimate/underWay'
 import type { Assimilated } from '#core/estimate/assimilate'
 import type { Observation } from '#core/estimate/prior'
+import type { Moment } from '#core/plan/plan'
 import type { PlanRequest } from '#core/request/request'
 import { setupOf } from '#core/request/setup'
 import { secondsOf } from '#core/method/timeline'
@@ -45,14 +46,16 @@ export function forecast(
         ? null
         : remember([request, freeS, readings], () => assimilateUnderWay(method, setup, targetC, byLastReading, readings, freeS))
     const likely = told?.setup ?? setup
-    const plan = planUnderWay(method, likely, targetC, happened, freeS, byClockS !== null)
+    const offK = told?.offK ?? 0
+    const planned = (of: Happened): UnderWay => warmerBy(offK, planUnderWay(method, likely, targetC - offK, of, freeS, byClockS !== null))
+    const plan = planned(happened)
     return { plan, heard: told && heardOf(told), backS: backFor(plan) }
 
     function backFor({ peak }: UnderWay): number | null {
       const last = happened.past.at(-1)
       if (!happened.off || last === undefined || targetC - peak.core <= SHORT_K) return null
       const past = [...happened.past, { stage: 'out', down: last.down, seconds: restingS } as const]
-      const again = planUnderWay(method, likely, targetC, { past, off: false, again: true }, freeS)
+      const again = planned({ past, off: false, again: true })
       return again.overshoot ? null : again.pull.time - secondsOf(past)
     }
   })
@@ -60,4 +63,19 @@ export function forecast(
 
 function heardOf({ setup: _, ...heard }: Assimilated<unknown>): Heard {
   return heard
+}
+
+/** The probe has the last word: the core is taken to stay so much over what the model says. */
+function warmerBy(kelvin: number, plan: UnderWay): UnderWay {
+  if (kelvin === 0) return plan
+  const moment = <M extends Moment>(m: M): M => ({ ...m, core: m.core + kelvin, probe: m.probe + kelvin })
+  const { history } = plan
+  return {
+    ...plan,
+    target: plan.target + kelvin,
+    pull: moment(plan.pull),
+    peak: moment(plan.peak),
+    carve: moment(plan.carve),
+    history: { ...history, core: history.core.map(T => T + kelvin), probe: history.probe.map(T => T + kelvin) }
+  }
 }

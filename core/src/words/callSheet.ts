@@ -161,9 +161,7 @@ function whyPull(asked: Asked): string {
   const off = plan.pull.probe - plan.pull.core
   // Read near the middle and not in it, a steep piece shows more than its coldest point.
   const steep =
-    off > STEEP_K
-      ? ` A probe some ${shownText(showLength(OFF_CENTRE_MM, asked.system))} off the middle; the coldest point is at ${degrees(plan.pull.core, asked)}.`
-      : ''
+    off > STEEP_K ? ` A probe shows that a few millimetres off the middle; the coldest point is at ${degrees(plan.pull.core, asked)}.` : ''
   return (
     (rise > 0.4
       ? `It climbs ${kelvin(rise, asked)} by itself: the outer layers stand at up to ${degrees(hottestAt(plan, plan.pull.time), asked)} and go on heating the middle for ${long(plan.peak.time - plan.pull.time)}.`
@@ -172,7 +170,6 @@ function whyPull(asked: Asked): string {
 }
 
 const STEEP_K = 0.7
-const OFF_CENTRE_MM = 4
 
 const afterShown = ({ pull }: Plan, spread: Spread | null): Shown =>
   spread ? showDurationRange(spread.pull[0], spread.pull[2]) : showDuration(pull.time)
