@@ -41,7 +41,9 @@ const places = [
       <p v-if="cook.unsent > 0 && cook.offline" class="offline" role="status">
         The server does not answer. All is kept here and sent when it does.
       </p>
-      <button type="button" class="units" :aria-label="`Units: ${units.label}. Change`" @click="units.toggle()">{{ units.label }}</button>
+      <button type="button" class="units" :aria-label="`Units: ${units.label}. Change`" @click="units.toggle()">
+        <span class="all">{{ units.label }}</span><span class="degrees">{{ units.degrees }}</span>
+      </button>
     </header>
     <router-view />
   </a-config-provider>
@@ -140,8 +142,14 @@ nav a.here {
 .service .offline {
   color: var(--hot);
 }
+@media (min-width: 481px) {
+  .degrees {
+    display: none;
+  }
+}
 @media (max-width: 480px) {
-  .name {
+  .name,
+  .all {
     display: none;
   }
 }

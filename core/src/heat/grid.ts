@@ -103,7 +103,10 @@ export interface CrossSection {
 export const roundSection = (radius: number): CrossSection => ({ half: radius, area: Math.PI * radius * radius, dimension: 2 })
 
 /** Of an oval so many times as wide as it is thick; its times are those of the true section to 6 %, from shares left of 0.6 to 0.3 and Biot numbers of 1 to 6. */
-export const ovalDimension = (aspect: number): number => 1 + aspect ** -1.75
+export const ovalDimension = (aspect: number): number => 1 + aspect ** -OVAL_POWER
+/** Of which oval a section is. */
+export const aspectOf = (dimension: number): number => (dimension - 1) ** (-1 / OVAL_POWER)
+const OVAL_POWER = 1.75
 
 /** @param coats on the side, outside the section */
 export function cylinderGrid(section: CrossSection, resolution: Resolution = DEFAULT_RESOLUTION, coats: readonly Coat[] = []): Grid {

@@ -70,6 +70,19 @@ function inPan(setup: Setup<InAPan>): { readonly metal: MetalFace; readonly abov
 /** Fat on the face keeps most of its water in; kg/m³, estimate. */
 const BASTED_VAPOUR = 0.3
 
+/** What a joint rolled in its pan meets where it touches, how much of it does, and over what area. */
+export function rolledIn(setup: Setup<Searing>): {
+  readonly metal: MetalFace
+  readonly above: AirFace
+  readonly share: number
+  readonly touchedM2: number
+  readonly burner: Burner
+} {
+  const { metal, above } = inPan(setup)
+  const share = rollingShare(setup)
+  return { metal, above, share, touchedM2: share * outsideOf(setup).areaM2, burner: ringBurner(setup) }
+}
+
 const SEAR = { phase: 'sear', busy: true } as const
 
 /** A sear of so long and its fat edge. A joint is rolled, and has neither turns nor an edge. @param fresh what is done to the pan as it begins */

@@ -12,6 +12,7 @@ import type { Setup } from '#core/method/setup'
 import { AFTERWARDS, openSpells, rested, restSeconds, secondsOf, timelineOf, type Spell, type Timeline } from '#core/method/timeline'
 import { bandEnd, bandOf, type Scale } from '#core/doneness/scale'
 import { lethality, REFERENCES } from '#core/safety/lethality'
+import { searedCrust } from './searedCrust'
 import { PAST_PEAK, solveFree, type Solved, type WarmStart } from './search'
 
 export interface Moment {
@@ -213,6 +214,9 @@ function infeasible<S extends Resting>(method: Method<S>, setup: Setup<S>, targe
   )
 }
 
+const withSear = (section: SectionReading, crustMm: number): SectionReading =>
+  section.side && crustMm > section.side.crustMm ? { ...section, side: { ...section.side, crustMm } } : section
+
 /** Everything a plan says, from the run at its answer. */
 export function readPlan<S extends Resting>(method: Method<S>, setup: Setup<S>, target: number, solved: SolvedTimeline): Plan {
   const { timeline } = solved
@@ -245,7 +249,7 @@ export function readPlan<S extends Resting>(method: Method<S>, setup: Setup<S>, 
     peakRate: solved.peakRate,
     loss: valueAt(history.time, history.evaporated, carve.time) + valueAt(history.time, history.dripped, carve.time),
     handsOn: secondsOf(spells.filter(s => s.busy)) + MOVING * spells.filter(s => !s.busy).length,
-    section: readSection(atCarving, geometry, target, boilingPoint(setup.room.altitudeM)),
+    section: withSear(readSection(atCarving, geometry, target, boilingPoint(setup.room.altitudeM)), searedCrust(setup as Setup<object>)),
     lethal: lethalOf(history, carve.time),
     warmStart: solved.warmStart,
     history,

@@ -13,6 +13,8 @@ const props = defineProps<{
   core: number | null
   word?: string | undefined
   height: number
+  /** Width over thickness; round where it is not said. */
+  aspect?: number | undefined
   plain?: boolean
 }>()
 const units = useUnits()
@@ -20,8 +22,13 @@ const id = useId()
 
 const outer = computed(() => props.radiiMm[props.radiiMm.length - 1])
 const PAD = 8
-const r = computed(() => props.height / 2 - PAD)
-const cx = computed(() => (props.plain ? props.height / 2 : r.value + 74))
+/** Times its height. */
+const WIDEST = 1.8
+const wider = computed(() => props.aspect ?? 1)
+/** Half its thickness on the screen: all of the height, unless a plain one would be wider than that. */
+const r = computed(() => (props.height / 2 - PAD) / (props.plain ? wider.value : Math.max(1, wider.value / WIDEST)))
+const rx = computed(() => r.value * wider.value)
+const cx = computed(() => (props.plain ? props.height / 2 : rx.value + 74))
 const cy = computed(() => props.height / 2)
 const middles = computed(() => props.hottest.map((_, i) => (props.radiiMm[i] + props.radiiMm[i + 1]) / 2))
 const stops = computed(() => [
@@ -50,7 +57,7 @@ const marks = computed(() => {
     return [
       {
         radius,
-        x: cx.value + radius * Math.SQRT1_2,
+        x: cx.value + radius * wider.value * Math.SQRT1_2,
         y,
         label,
         short: `${m.colour} ${m.from}`,
@@ -60,7 +67,7 @@ const marks = computed(() => {
   })
 })
 const across = computed(() => shownText(showLength(2 * outer.value, units.system)))
-const labelX = computed(() => cx.value + r.value + 26)
+const labelX = computed(() => cx.value + rx.value + 26)
 </script>
 
 <template>
@@ -72,7 +79,7 @@ const labelX = computed(() => cx.value + r.value + 26)
     :aria-label="
       plain
         ? undefined
-        : `Cut across, ${across} wide, ${core === null ? '' : `the middle at ${shownText(showTemperature(core, units.system))}`}`
+        : `Cut across, ${across} thick, ${core === null ? '' : `the middle at ${shownText(showTemperature(core, units.system))}`}`
     "
   >
     <defs>
@@ -80,13 +87,13 @@ const labelX = computed(() => cx.value + r.value + 26)
         <stop v-for="(s, i) in stops" :key="i" :offset="s.at" :stop-color="s.colour" />
       </radialGradient>
     </defs>
-    <ellipse :cx="cx" :cy="cy" :rx="r" :ry="r * 0.97" :fill="`url(#${id})`" stroke="#2c1409" stroke-width="1.4" />
+    <ellipse :cx="cx" :cy="cy" :rx="rx" :ry="wider > 1.03 ? r : r * 0.97" :fill="`url(#${id})`" stroke="#2c1409" stroke-width="1.4" />
     <template v-if="!plain">
       <line class="ruler" :x1="30" :x2="30" :y1="cy - r" :y2="cy + r" />
       <line v-for="e in [cy - r, cy + r]" :key="e" class="ruler" :x1="24" :x2="36" :y1="e" :y2="e" />
       <text :x="24" :y="cy + 4" text-anchor="end" class="ruler-text" :transform="`rotate(-90 24 ${cy})`" dx="22" dy="-4">{{ across }}</text>
       <template v-for="m in marks" :key="m.short">
-        <circle class="ring" :cx="cx" :cy="cy" :r="m.radius" />
+        <ellipse class="ring" :cx="cx" :cy="cy" :rx="m.radius * wider" :ry="m.radius" />
         <path class="lead" :d="`M${m.x} ${m.y}L${labelX - 8} ${m.label}`" />
         <text class="roomy" :x="labelX" :y="m.label + 4">{{ m.text }}</text>
         <text class="tight" :x="labelX" :y="m.label + 4">{{ m.short }}</text>

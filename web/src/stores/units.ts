@@ -11,8 +11,9 @@ export const useUnits = defineStore('units', () => {
     stored => (stored === 'us' ? 'us' : 'metric')
   )
   const label = computed(() => (system.value === 'metric' ? 'mm · °C · g' : 'in · °F · oz'))
+  const degrees = computed(() => (system.value === 'metric' ? '°C' : '°F'))
   const toggle = (): void => {
     system.value = system.value === 'metric' ? 'us' : 'metric'
   }
-  return { system, label, toggle }
+  return { system, label, degrees, toggle }
 })

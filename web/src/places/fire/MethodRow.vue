@@ -51,6 +51,7 @@ const cut = computed(() => (found.value ? sectionOf(found.value.plan, piece.valu
             plain
             :hottest="cut.hottest"
             :radii-mm="cut.radiiMm"
+            :aspect="cut.aspect"
             :core="null"
             :height="50"
           />

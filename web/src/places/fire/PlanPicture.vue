@@ -74,6 +74,7 @@ const comesOut = computed(() => {
         v-if="section.kind === 'round'"
         :hottest="section.hottest"
         :radii-mm="section.radiiMm"
+        :aspect="section.aspect"
         :core="core"
         :word="word"
         :height="190"

@@ -88,6 +88,7 @@ const ahead = computed(() => {
       plain
       :hottest="round?.hottest ?? [record.request.piece.startC]"
       :radii-mm="round?.radiiMm ?? [0, record.request.piece.thicknessMm / 2]"
+      :aspect="round?.aspect"
       :core="core"
       :height="150"
     />

@@ -6,8 +6,8 @@ import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
 import type { Settings } from '#core/method/dials'
 import { settingsOf } from '#core/request/setup'
 import { caveats } from '#core/words/caveats'
-import { InfeasibleError, type Plan } from './plan'
-import { asked, planned } from './planned.fixture'
+import { InfeasibleError, type Plan } from '#core/plan/plan'
+import { asked, planned } from '#core/plan/planned.fixture'
 
 const planOf = (...args: Parameters<typeof asked>): Plan => planned(asked(...args)).plan
 const climbOf = ({ peak, pull }: Plan): number => peak.core - pull.probe
@@ -43,7 +43,7 @@ describe('from flat to tall', () => {
 describe('neighbours', () => {
   /** Settings stay what they are for the one in the middle: that another is usual for the next is advice, not physics. */
   const three = (kind: MethodKind, piece: Partial<Piece> & { thicknessMm: number; weightG: number }): Plan[] => {
-    const { panC, ovenC, bathC } = settingsOf(asked(kind, {}, piece)) as Record<'panC' | 'ovenC' | 'bathC', number | undefined>
+    const { panC, ovenC, bathC } = settingsOf(asked(kind, {}, piece)) as { panC?: number; ovenC?: number; bathC?: number }
     const fixed = Object.fromEntries(Object.entries({ panC, ovenC, bathC }).filter(([, v]) => v !== undefined)) as Settings
     return [-1, 0, 1].map(more => {
       const thicknessMm = piece.thicknessMm + more
@@ -126,6 +126,14 @@ describe('a joint', () => {
     const { request, plan } = planned(asked('roast', { ovenC: 230 }, joint(130, 3200)))
     expect(climbOf(plan)).toBeGreaterThan(12)
     expect(caveats(request, plan, 'metric').join(' ')).toMatch(/climbs .* by itself.*cooler oven/)
+  })
+
+  it('that was seared has a crust, the longer the thicker; one that was not has hardly any', () => {
+    const crust = (searS: number): number => planOf('roast', { searS }, { weightG: 600 }).section.side!.crustMm
+    expect(crust(240)).toBeGreaterThan(0.15)
+    expect(crust(240)).toBeLessThan(1.5)
+    expect(crust(480)).toBeGreaterThan(crust(240))
+    expect(crust(0)).toBeLessThan(crust(240))
   })
 
   it('drips a part of what it loses', () => {

@@ -2,13 +2,13 @@
 import { describe, expect, it } from 'vitest'
 import { valueAt } from '#core/heat/history'
 import { asked, planned } from '#core/plan/planned.fixture'
-import { forecast, type Forecast, type ForecastQuestion } from '#core/usecase/forecast'
+import { forecast, type Forecast, type ForecastQuestion } from './forecast'
 import { nextAction } from '#core/session/nextAction'
 import { progressOf } from '#core/session/progress'
 import { preheatsOf } from '#core/session/warmUp'
 import type { CookEvent } from '#core/session/events'
-import { asPlanned, onTheHeat, turnedEvery } from './done.fixture'
-import type { Observation } from './prior'
+import { asPlanned, onTheHeat, turnedEvery } from '#core/estimate/done.fixture'
+import type { Observation } from '#core/estimate/prior'
 
 const strip = planned(asked('pan sear', { turning: 'once' }, { thicknessMm: 38, weightG: 430, lengthMm: 160, widthMm: 85 }))
 const roast = planned(asked('roast', { searS: 0 }))

@@ -1,0 +1,39 @@
+/**
+ * The crust of a joint that was rolled in a pan. Its body is the same all round and takes the heat of the pan spread
+ * over all of it; a place on its outside gets that heat in the short while it lies on the metal. The crust is that of
+ * a slab that lies there for as long as such a place does in all.
+ */
+import { readSection, geometryOf } from '#core/doneness/section'
+import { between } from '#core/heat/faces'
+import { slabGrid } from '#core/heat/grid'
+import { KEEP_ENDS, run } from '#core/heat/program'
+import { meatMaterial } from '#core/heat/properties'
+import { boilingPoint } from '#core/heat/vapour'
+import { SURFACES } from '#core/meat/piece'
+import { rolledIn, searLump, type Searing } from '#core/method/parts'
+import type { Setup } from '#core/method/setup'
+
+const THICK_M = 0.03
+
+/** mm; 0 where it was not seared in a pan. */
+export function searedCrust(setup: Setup<Partial<Searing>>): number {
+  const { piece, cut, room, constants, settings } = setup
+  const { searS = 0, pan, ring } = settings
+  if (piece.form !== 'roast' || searS <= 0 || !pan || !ring) return 0
+  const searing = setup as Setup<Searing>
+  const { metal, above, share, touchedM2, burner } = rolledIn(searing)
+  const boiling = boilingPoint(room.altitudeM)
+  const { fields, body } = run(
+    {
+      grid: slabGrid(THICK_M),
+      materials: [meatMaterial(cut.composition, constants)],
+      start: { temperature: piece.startC, film: SURFACES[piece.surface].filmKgM2, boiling },
+      lumps: [searLump(searing)],
+      amount: piece.count * touchedM2,
+      constants
+    },
+    [{ name: 'on the metal', end: { after: share * searS }, faces: between(metal, above), burners: [burner] }],
+    { ...KEEP_ENDS, fieldEvery: Infinity }
+  )
+  return readSection(fields[fields.length - 1], geometryOf(body.grid), 0, boiling).crustMm[0]
+}
