@@ -36,8 +36,8 @@ export interface Learned {
 }
 
 const LEAST_COOKS = 3
-/** The range has to have shrunk to this share of what it was. */
-const SHRUNK_TO = 0.8
+/** The range has to have shrunk to this share of what it was: five cooks or so of a pan. */
+const SHRUNK_TO = 0.85
 
 /** @param cooks the oldest first */
 export function* learning(cooks: readonly FinishedCook[]): Steps<Learned[]> {

@@ -66,10 +66,13 @@ export function schedule(dishes: readonly Dish[], kitchen: Kitchen): Service {
   tries.sort((a, b) => a.cost - b.cost)
   for (const { order: tried } of tries.slice(0, best.conflicts.length > 0 ? WORTH_FITTING : WORTH_MENDING)) {
     const laid = waitToFit(tried, kitchen)
-    if (laid.cost < least - 1e-9) [best, order, least] = [laid, tried, laid.cost]
+    // One that does not come out either is no better for the cook, who is told what is in the way of the other.
+    if (laid.conflicts.length === 0 && laid.cost < least - 1e-9) [best, order, least] = [laid, tried, laid.cost]
   }
   const placed = [...best.placed].sort((a, b) => a.from - b.from || a.to - b.to)
-  const conflicts = best.conflicts.map(p => (p.kind === 'held too long' ? { ...p, ...causesOf(p, order, kitchen) } : p))
+  const conflicts = best.conflicts.map(p =>
+    p.kind === 'held too long' ? { ...p, ...causesOf(p, order, kitchen, best.conflicts.length === 1) } : p
+  )
   return { placed, conflicts, begins: Math.min(0, ...placed.map(beginsAt)) }
 }
 
@@ -81,8 +84,8 @@ const WAITS = [0, 0.05, 0.1, 0.15, 0.2, 0.3, 0.4, 0.5, 0.6, 0.75, 0.9, 1]
 type Waits = ReadonlyMap<Step, number>
 const NO_WAITS: Waits = new Map()
 /** Of so many of the orders the blocks are made to wait, where none comes out as it is, and where one does. */
-const WORTH_FITTING = 24
-const WORTH_MENDING = 4
+const WORTH_FITTING = 12
+const WORTH_MENDING = 3
 /** An order so much worse than the best is not helped by a longer rest. */
 const HOPELESS = 60
 
@@ -124,14 +127,38 @@ function waitToFit(order: readonly Dish[], kitchen: Kitchen): Laid {
   return best
 }
 
-/** Without which of the others it would not stand so long, and whether it would with more hands. */
-function causesOf({ dish }: HeldTooLong, order: readonly Dish[], kitchen: Kitchen): Pick<HeldTooLong, 'because' | 'forHands'> {
+/**
+ * Without which of the others it would not stand so long, and whether it would with more hands.
+ * @param alone whether nothing else does: then the others are laid anew without each in turn, else in the order they have
+ */
+function causesOf(
+  { dish }: HeldTooLong,
+  order: readonly Dish[],
+  kitchen: Kitchen,
+  alone: boolean
+): Pick<HeldTooLong, 'because' | 'forHands'> {
   const stillIn = ({ conflicts }: Laid): boolean => conflicts.some(p => p.kind === 'held too long' && p.dish === dish)
   const without = (other: Dish): readonly Dish[] => order.filter(d => d !== other)
   return {
-    because: without(dish).filter(other => !stillIn(layBest(without(other), kitchen))),
+    because: without(dish).filter(other => {
+      const left = without(other)
+      return !stillIn(layBest(left, kitchen)) || (alone && !stillIn(inAnyOrder(left, kitchen)))
+    }),
     forHands: !stillIn(layBest(order, { ...kitchen, cooks: kitchen.cooks + 1 }))
   }
+}
+
+/** The best of the orders, as late as may be. */
+function inAnyOrder(dishes: readonly Dish[], kitchen: Kitchen): Laid {
+  let best: Laid | null = null
+  const consider = (tried: readonly Dish[]): number => {
+    const laid = layBest(tried, kitchen, best?.cost)
+    if (best === null || laid.cost < best.cost) best = laid
+    return laid.cost
+  }
+  if (dishes.length <= ALL_ORDERS_TO) for (const tried of permutations(dishes)) consider(tried)
+  else swapPairs(dishes, consider)
+  return best ?? lay(dishes, kitchen, NO_WAITS)
 }
 
 /** Swaps of two, for as long as one helps; the beef chooses first in the first of the beginnings. */
