@@ -51,23 +51,12 @@ const BEGINNINGS = 12
 const SEED = 71
 
 export function schedule(dishes: readonly Dish[], kitchen: Kitchen): Service {
-  let best: Laid = lay([], kitchen, NO_WAITS)
-  let order: readonly Dish[] = []
-  let least = Infinity
-  const tries: { readonly order: readonly Dish[]; readonly cost: number }[] = []
-  const consider = (tried: readonly Dish[]): number => {
-    const laid = layBest(tried, kitchen, least)
-    if (laid.cost < least - 1e-9) [best, order, least] = [laid, [...tried], laid.cost]
-    tries.push({ order: [...tried], cost: laid.cost })
-    return laid.cost
-  }
-  if (dishes.length <= ALL_ORDERS_TO) for (const tried of permutations(dishes)) consider(tried)
-  else swapPairs(dishes, consider)
-  tries.sort((a, b) => a.cost - b.cost)
+  const tries = inAnyOrder(dishes, kitchen)
+  let [{ laid: best, order }] = tries
   for (const { order: tried } of tries.slice(0, best.conflicts.length > 0 ? WORTH_FITTING : WORTH_MENDING)) {
     const laid = waitToFit(tried, kitchen)
     // One that does not come out either is no better for the cook, who is told what is in the way of the other.
-    if (laid.conflicts.length === 0 && laid.cost < least - 1e-9) [best, order, least] = [laid, tried, laid.cost]
+    if (laid.conflicts.length === 0 && laid.cost < best.cost - 1e-9) [best, order] = [laid, tried]
   }
   const placed = [...best.placed].sort((a, b) => a.from - b.from || a.to - b.to)
   const conflicts = best.conflicts.map(p =>
@@ -142,23 +131,31 @@ function causesOf(
   return {
     because: without(dish).filter(other => {
       const left = without(other)
-      return !stillIn(layBest(left, kitchen)) || (alone && !stillIn(inAnyOrder(left, kitchen)))
+      return !stillIn(layBest(left, kitchen)) || (alone && !stillIn(inAnyOrder(left, kitchen)[0].laid))
     }),
     forHands: !stillIn(layBest(order, { ...kitchen, cooks: kitchen.cooks + 1 }))
   }
 }
 
-/** The best of the orders, as late as may be. */
-function inAnyOrder(dishes: readonly Dish[], kitchen: Kitchen): Laid {
-  let best: Laid | null = null
-  const consider = (tried: readonly Dish[]): number => {
-    const laid = layBest(tried, kitchen, best?.cost)
-    if (best === null || laid.cost < best.cost) best = laid
+interface Tried {
+  readonly order: readonly Dish[]
+  readonly laid: Laid
+}
+
+/** The orders that were tried, the best first. */
+function inAnyOrder(dishes: readonly Dish[], kitchen: Kitchen): readonly [Tried, ...Tried[]] {
+  const tries: Tried[] = []
+  let least = Infinity
+  const consider = (order: readonly Dish[]): number => {
+    const laid = layBest(order, kitchen, least)
+    least = Math.min(least, laid.cost)
+    tries.push({ order: [...order], laid })
     return laid.cost
   }
-  if (dishes.length <= ALL_ORDERS_TO) for (const tried of permutations(dishes)) consider(tried)
+  if (dishes.length <= ALL_ORDERS_TO) for (const order of permutations(dishes)) consider(order)
   else swapPairs(dishes, consider)
-  return best ?? lay(dishes, kitchen, NO_WAITS)
+  const [first, ...others] = tries.sort((a, b) => a.laid.cost - b.laid.cost)
+  return [first, ...others]
 }
 
 /** Swaps of two, for as long as one helps; the beef chooses first in the first of the beginnings. */
