@@ -28,7 +28,9 @@ test('a first visit finds a supper laid out to the minute: in the order of time,
   await expect(calls(page).last()).toContainText('Plate up')
 })
 
-test('a slow oven and oven chips: both are called; taken off, the chips are gone, and undone they are back', async ({ page }) => {
+test('a slow oven and oven chips: both are called; taken off, gone, undone, back; what clashes is told with what is in its way', async ({
+  page
+}) => {
   await page.goto(`${app.url}/fire/way/oven%20then%20sear`)
   await page.getByRole('button', { name: 'On the pass' }).click({ timeout: 20_000 })
   await expect(page).toHaveURL(/\/pass$/)
@@ -40,6 +42,21 @@ test('a slow oven and oven chips: both are called; taken off, the chips are gone
   await page.getByRole('button', { name: 'Undo the last change' }).click()
   await expect(off).toBeVisible()
   await expect(calls(page).filter({ hasText: 'chips' }).first()).toBeVisible({ timeout: 20_000 })
+
+  // Two hours at 90 °C in the one oven: that does not come out, and says in whose way what is.
+  await off.click()
+  await page.getByText('Something of your own').click()
+  await page.getByLabel('What it is').fill('Meringue')
+  await page.getByLabel('Where').selectOption('oven')
+  await page.getByLabel('Oven', { exact: true }).fill('90')
+  await page.getByLabel('How long').fill('120')
+  await page.getByRole('button', { name: 'Put it on' }).click()
+  const clash = page.getByRole('alert').filter({ hasText: /would stand .*In its way: “/ })
+  await expect(clash).toBeVisible({ timeout: 20_000 })
+  await page.getByRole('button', { name: 'Take off Meringue' }).click()
+  await expect(clash).toHaveCount(0, { timeout: 20_000 })
+  await page.getByRole('button', { name: 'Undo the last change' }).click()
+  await expect(clash).toBeVisible({ timeout: 20_000 })
 })
 
 test('more guests weigh more; what is ticked and typed stays through a reload and a dead server; a later table is later for all', async ({

@@ -3,7 +3,7 @@ import { spawn, spawnSync } from 'node:child_process'
 import { join } from 'node:path'
 import { ensurePackages, ROOT } from './setup.mjs'
 
-ensurePackages()
+await ensurePackages()
 const built = spawnSync('npx', ['vite', 'build', '--logLevel', 'warn'], { cwd: ROOT, stdio: 'inherit' })
 if (built.status !== 0) process.exit(built.status ?? 1)
 

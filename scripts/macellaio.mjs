@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process'
 import { join } from 'node:path'
 import { ensurePackages, ROOT } from './setup.mjs'
 
-ensurePackages()
+await ensurePackages()
 const { status } = spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, 'scripts/door.ts'), ...process.argv.slice(2)], {
   stdio: 'inherit'
 })

@@ -2,7 +2,7 @@
  * What has to be there before anything runs: the packages and, for the interface
  * tests, Chromium. Plain Node, since it runs before anything is installed.
  */
-import { spawnSync } from 'node:child_process'
+import { spawn } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
@@ -13,33 +13,51 @@ const STAMP = join(ROOT, 'node_modules/.macellaio-installed')
 export const CHROMIUM = process.env.MACELLAIO_CHROMIUM ?? '/usr/bin/chromium'
 
 /** Runs a command, its output on standard error so that answers keep standard output to themselves. */
-function run(command, args, options = {}) {
-  const { status, error } = spawnSync(command, args, { cwd: ROOT, stdio: ['ignore', 2, 2], ...options })
-  return error ? 127 : (status ?? 1)
+function run(command, args, env = process.env) {
+  return new Promise(done => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 2, 2], env })
+    child.on('error', () => done(127))
+    child.on('exit', code => done(code ?? 1))
+  })
+}
+
+function orExit(status) {
+  if (status === 0) return
+  console.error('npm failed: see above. Node 20.19 or later, npm, python3, make and a C++ compiler are needed.')
+  process.exit(1)
 }
 
 /** Installs the packages where they are missing or the lock file has changed. */
-export function ensurePackages() {
+export async function ensurePackages() {
+  const { compiled } = await ensureSources()
+  await compiled
+}
+
+/** The same, but for what is compiled: that may go on beside what does not need it. */
+export async function ensureSources() {
   const wanted = createHash('sha256')
     .update(readFileSync(join(ROOT, 'package-lock.json')))
     .digest('hex')
-  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === wanted) return
+  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === wanted) return { compiled: Promise.resolve() }
   console.error('Installing packages; the database driver may take some minutes to compile the first time…')
-  if (run('npm', ['ci', '--no-audit', '--no-fund']) !== 0) {
-    console.error('npm ci failed: see above. Node 20.19 or later, npm, python3, make and a C++ compiler are needed.')
-    process.exit(1)
-  }
+  orExit(await run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund']))
+  return { compiled: compile(wanted) }
+}
+
+async function compile(wanted) {
+  orExit(await run('npm', ['rebuild', '--no-audit', '--no-fund']))
   mkdirSync(dirname(STAMP), { recursive: true })
   writeFileSync(STAMP, wanted)
 }
 
 /** Installs Debian's Chromium where it is missing and that is allowed. @returns whether there is one */
-export function ensureChromium() {
+export async function ensureChromium() {
   if (existsSync(CHROMIUM)) return true
   if (process.platform === 'linux' && process.getuid?.() === 0) {
     console.error('Installing Chromium for the interface tests…')
-    const environment = { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }
-    if (run('apt-get', ['update'], environment) === 0) run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], environment)
+    const environment = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
+    if ((await run('apt-get', ['update'], environment)) === 0)
+      await run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], environment)
   }
   if (existsSync(CHROMIUM)) return true
   console.error(

@@ -6,9 +6,10 @@ import { spawn } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { ensureChromium, ensurePackages, ROOT } from './setup.mjs'
+import { ensureChromium, ensureSources, ROOT } from './setup.mjs'
 
-ensurePackages()
+const { compiled } = await ensureSources()
+const chromium = ensureChromium()
 const reports = mkdtempSync(join(tmpdir(), 'macellaio-test-'))
 let passed = 0
 let failed = 0
@@ -73,15 +74,15 @@ async function tidy() {
   await check('tests are a quarter to a third of the code', 'node', ['scripts/testShare.mjs'])
 }
 
-// Two at a time: neither asks anything of the other.
-await Promise.all([typed(), tidy()])
+// Two at a time, beside what is still being installed: none asks anything of another.
+await Promise.all([typed(), tidy(), compiled, chromium])
 await tests(
   'unit',
   'npx',
   file => ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${file}`],
   r => ({ passed: r.numPassedTests, failed: r.numFailedTests })
 )
-if (ensureChromium()) {
+if (await chromium) {
   process.env.PLAYWRIGHT_JSON_OUTPUT_NAME = join(reports, 'interface.json')
   await tests(
     'interface',

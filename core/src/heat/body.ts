@@ -384,7 +384,7 @@ export class Body {
 }
 
 /** s */
-const RIM_STEP = 12
+const RIM_STEP = 24
 const FIRST_MODE = Math.PI ** 2 / 2
 const TYPICAL_C = 40
 const CLOSED: Face = { kind: 'closed' }

@@ -90,7 +90,7 @@ export function slabGrid(
   return radius === null ? grid : { ...grid, rim: rings(roundSection(radius), OUTWARD, []) }
 }
 /** From a slab's rim inward. */
-const OUTWARD: Resolution = { skin: 1e-3, crustCell: 1e-3, crust: 0, growth: 1.5, coarsest: 0.18 }
+const OUTWARD: Resolution = { skin: 1.5e-3, crustCell: 1.5e-3, crust: 0, growth: 1.6, coarsest: 0.22 }
 
 /** What a log is across, without its coats. */
 export interface CrossSection {

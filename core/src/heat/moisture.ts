@@ -19,6 +19,7 @@ const HELD = new Tabulated(heldWaterShare)
 /** Share of its raw water that muscle holds. */
 export const held = (celsius: number): number => HELD.at(celsius)
 
+const FIGURES = 4
 /** How far from a face inward can matter to it within one step, in lengths that water diffuses in that time. */
 const REACH = 5
 /** A cell passes water on freely above a fifth of the raw. */
@@ -32,6 +33,9 @@ export class Moisture {
   readonly leftPerDrawn: [number, number] = [0, 0]
   /** Water that either face could draw on at all in one step, kg for the line: its own cell's, and half of what lies beneath while that is wet. */
   readonly within: [number, number] = [0, 0]
+
+  /** Of each material: raw water, supply when cool, how much more when hot, whether it tightens. */
+  private readonly figures: Float64Array
 
   // Scratch, one entry a cell or an edge.
   private readonly next: Float64Array
@@ -56,8 +60,11 @@ export class Moisture {
 
   constructor(
     private readonly axis: Axis,
-    private readonly materials: readonly Material[]
+    materials: readonly Material[]
   ) {
+    this.figures = Float64Array.from(
+      materials.flatMap(({ rawWater, supply: [cool, hot], tightens }) => [rawWater, cool, hot - cool, tightens ? 1 : 0])
+    )
     const n = axis.cells
     const scratch = (): Float64Array => new Float64Array(n)
     this.next = scratch()
@@ -82,15 +89,18 @@ export class Moisture {
    * @param open whether juice can come out at each end
    */
   prepare(dt: number, temperature: Float64Array, water: Float64Array, material: Uint8Array, open: readonly [boolean, boolean]): void {
-    const { axis, raw, held, supply } = this
+    const { axis, raw, held, supply, figures } = this
     const { area } = axis
     const n = axis.cells
     for (let i = 0; i < n; i++) {
-      const { rawWater, tightens, supply: liquid } = this.materials[material[i]]
+      const row = FIGURES * material[i]
+      const rawWater = figures[row]
+      const faster = figures[row + 2]
+      const tightens = figures[row + 3] > 0
       const T = temperature[i]
       raw[i] = rawWater
       held[i] = tightens ? rawWater * HELD.at(T) : rawWater
-      supply[i] = tightens ? liquid[0] + TIGHTENED.at(T) * (liquid[1] - liquid[0]) : liquid[0]
+      supply[i] = tightens ? figures[row + 1] + TIGHTENED.at(T) * faster : figures[row + 1]
     }
     this.open[0] = open[0] && area[0] > 0 && water[0] > held[0]
     this.open[1] = open[1] && area[n] > 0 && water[n - 1] > held[n - 1]

@@ -14,8 +14,8 @@ export interface StepLengths {
   /** What the error estimate is aimed at, K: root of the mean square by volume, below boiling. */
   readonly kelvin: number
 }
-export const DEFAULT_STEPS: StepLengths = { first: 0.5, longest: 8, kelvin: 4 }
-export const COARSE_STEPS: StepLengths = { first: 0.8, longest: 30, kelvin: 5 }
+export const DEFAULT_STEPS: StepLengths = { first: 0.55, longest: 10, kelvin: 6 }
+export const COARSE_STEPS: StepLengths = { first: 1.2, longest: 40, kelvin: 12 }
 
 /** The lengths as they suit one piece. */
 interface StepControl extends StepLengths {

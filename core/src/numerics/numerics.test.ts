@@ -2,25 +2,44 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { Randomness } from './random'
-import { risingRoot } from './root'
+import { risingRoot, type Found, type Search } from './root'
 import { covariance, mean, percentile, percentiles, variance } from './statistics'
 
 describe('a root', () => {
-  const find = (f: (x: number) => number, low: number, high: number): number =>
-    risingRoot(f, { low, high, atLow: f(low), atHigh: f(high) }, 1e-9, 1e-9)
+  const search = (f: (x: number) => number, more: Partial<Search> = {}): Found =>
+    risingRoot(f, { from: 1, slope: 1, low: -10, high: 10, close: ({ y }) => Math.abs(y) < 1e-9, narrow: 1e-12, most: 80, ...more })
+  const find = (f: (x: number) => number, more?: Partial<Search>): number => search(f, more).points.at(-1)!.x
 
-  it('is found between its brackets, on a curve, on a bend, at an end', () => {
-    expect(find(x => x ** 3 - 2, 0, 5)).toBeCloseTo(Math.cbrt(2), 6)
-    expect(find(x => (x < 3 ? (x - 3) * 0.01 : (x - 3) * 50), 0, 10)).toBeCloseTo(3, 4)
-    expect(find(x => x, 0, 10)).toBe(0)
+  it('is found on a curve, on a bend, at an end, from either side', () => {
+    for (const from of [-9, 0.5, 9]) {
+      expect(find(x => x ** 3 - 2, { from })).toBeCloseTo(Math.cbrt(2), 6)
+      expect(find(x => (x < 3 ? (x - 3) * 0.01 : (x - 3) * 50), { from })).toBeCloseTo(3, 4)
+      expect(find(x => x + 10, { from })).toBeCloseTo(-10, 8)
+    }
   })
 
-  it('of any rising line is where it crosses', () => {
+  it('of any rising line is where it crosses, at once where the slope is known', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.01, max: 50, noNaN: true }), fc.double({ min: -9, max: 9, noNaN: true }), (slope, at) => {
-        expect(find(x => slope * (x - at), -10, 10)).toBeCloseTo(at, 6)
+        const line = (x: number): number => slope * (x - at)
+        expect(find(line)).toBeCloseTo(at, 6)
+        expect(search(line, { slope, from: at - 0.1, close: ({ y }) => Math.abs(y) < 1e-6 }).points.length).toBeLessThanOrEqual(2)
       })
     )
+  })
+
+  it('that is not there says on which side it would be, having asked at the end', () => {
+    expect(search(x => x + 20)).toMatchObject({ ends: 'above' })
+    expect(search(x => x + 20).points.at(-1)!.x).toBe(-10)
+    expect(search(x => x - 20)).toMatchObject({ ends: 'below' })
+    expect(search(x => x - 20).points.at(-1)!.x).toBe(10)
+  })
+
+  it('of a flight of stairs is given up between two of them, after so many steps', () => {
+    const stairs = search(x => Math.round(x) - 0.5, { narrow: 0.01 })
+    expect(stairs.ends).toBe('tired')
+    expect(Math.abs(stairs.points.at(-1)!.x - 0.5)).toBeLessThan(0.6)
+    expect(search(x => Math.atan(x - 5), { most: 3 }).points).toHaveLength(3)
   })
 })
 

@@ -140,10 +140,7 @@ export interface SolvedTimeline extends Solved {
   readonly timeline: Timeline
 }
 
-/**
- * The solve alone, whether it meets the target or not. A stage turned so and so often comes in whole spells:
- * once the neighbourhood is known their number is held, so that the peak is smooth in the free time.
- */
+/** The solve alone, whether it meets the target or not. */
 export function solveOpen<S extends Resting>(
   method: Method<S>,
   setup: Setup<S>,
@@ -151,25 +148,19 @@ export function solveOpen<S extends Resting>(
   { timeline, spells, bounds: [low, high], guess }: Open,
   warmStart?: WarmStart
 ): SolvedTimeline {
-  let count: number | null = null
-  const laid = (free: number): Timeline => timeline(free, count)
   const solved = solveFree({
     fine: method.subject(setup, 'fine'),
     coarse: method.subject(setup, 'coarse'),
-    stages: free => rested(laid(free), setup),
+    stages: (free, count) => rested(timeline(free, count), setup),
+    spells,
     goal: method.goal(setup, target),
     low,
     high,
     guess: Math.min(high, Math.max(low, guess)),
-    recording: free => recordingFor(laid(free), setup.settings),
-    warmStart,
-    hold: near => {
-      const before = count
-      count = near === null ? null : spells(near)
-      return count !== before
-    }
+    recording: (free, count) => recordingFor(timeline(free, count), setup.settings),
+    warmStart
   })
-  return { ...solved, timeline: laid(solved.free) }
+  return { ...solved, timeline: timeline(solved.free, solved.spells) }
 }
 
 /** Nothing solved: what comes of just so long. */
@@ -190,7 +181,7 @@ function byTheClock<S extends Resting>(method: Method<S>, setup: Setup<S>, { tim
 /** What comes of a timeline with nothing left to solve. */
 export function follow<S extends Resting>(method: Method<S>, setup: Setup<S>, timeline: Timeline, free: number): SolvedTimeline {
   const outcome = run(method.subject(setup, 'fine'), rested(timeline, setup), recordingFor(timeline, setup.settings))
-  return { free, run: outcome, peakRate: 0, misses: 'none', warmStart: { free, bias: 0, slope: 0 }, timeline }
+  return { free, spells: null, run: outcome, peakRate: 0, misses: 'none', warmStart: { free, bias: 0, slope: 0 }, timeline }
 }
 
 /** Some three hundred entries whatever the length: enough for curves, little enough to post and store. */

@@ -62,12 +62,30 @@ describe('the free time', () => {
     expect(already.free).toBe(600)
   })
 
-  it('a program held its neighbourhood is held once, and near the answer', () => {
-    const held: number[] = []
-    const hold = (near: number | null): boolean => held.push(near ?? NaN) > 0
-    const { free } = solveFree(problem(40, { hold }))
-    expect(held).toHaveLength(1)
-    expect(Math.abs(held[0] - free) / free).toBeLessThan(0.2)
+  it('of a program in whole spells: their number is held once the neighbourhood is known, and it is the one there', () => {
+    const asked: (number | null)[] = []
+    const spells = (free: number): number => Math.max(1, Math.round(free / 60))
+    const solved = solveFree(
+      problem(40, {
+        spells,
+        stages: (free, count) => {
+          asked.push(count)
+          return stages(free)
+        }
+      })
+    )
+    expect(asked.at(-1)).toBe(solved.spells)
+    expect(Math.abs(solved.spells! - spells(solved.free))).toBeLessThanOrEqual(1)
+    // First without a number, then never without one again.
+    expect(asked.lastIndexOf(null)).toBeLessThan(asked.findIndex(count => count !== null))
+  })
+
+  it('is found where the program jumps with each spell more', () => {
+    // Each whole minute costs ten seconds of heat: the peak falls back there.
+    const jumping = (free: number, count: number | null): Stage[] => stages(Math.max(1, free - 10 * (count ?? Math.round(free / 60))))
+    const solved = solveFree(problem(40, { stages: jumping, spells: free => Math.round(free / 60) }))
+    expect(Math.abs(solved.run.peak.core - 40)).toBeLessThan(0.11)
+    expect(Math.abs(solved.free - 10 * solved.spells! - secondsTo(40))).toBeLessThan(4)
   })
 })
 
@@ -117,16 +135,8 @@ describe('a warm start from a plan much like it', () => {
   it('keeps a program of whole numbers to the number that fits where it ends, not to the one it began with', () => {
     // In spells of a minute: a whole number of them nearest to the time asked for.
     const spellsOf = (free: number): number => Math.max(1, Math.round(free / 60))
-    let count: number | null = null
-    const held: (number | null)[] = []
-    const hold = (near: number | null): boolean => {
-      const before = count
-      count = near === null ? null : spellsOf(near)
-      held.push(count)
-      return count !== before
-    }
     const { warmStart } = solveFree(problem(25))
-    const { free } = solveFree(problem(52, { hold, warmStart }))
-    expect(held.at(-1)).toBe(spellsOf(free))
+    const { free, spells } = solveFree(problem(52, { spells: spellsOf, warmStart }))
+    expect(spells).toBe(spellsOf(free))
   })
 })

@@ -5,27 +5,27 @@
  */
 import { KEEP_ENDS, run, type Recording, type Run, type Stage, type Subject } from '#core/heat/program'
 import { COARSE_STEPS } from '#core/heat/stepControl'
-import { risingRoot, type Bracket } from '#core/numerics/root'
+import { risingRoot, type Point } from '#core/numerics/root'
 
 /** What is solved. Times in s, temperatures in °C. */
 export interface SearchProblem {
   readonly fine: Subject
   readonly coarse: Subject
-  /** The whole program, rest and all, for a free time. */
-  readonly stages: (free: number) => readonly Stage[]
+  /** The whole program, rest and all, for a free time, in so many spells where their number is held. */
+  readonly stages: (free: number, spells: number | null) => readonly Stage[]
+  /**
+   * In how many spells a program comes that has a whole number of them: once the neighbourhood is known their number
+   * is held, so that the peak is smooth in the free time.
+   */
+  readonly spells?: (free: number) => number | null
   readonly goal: number
   readonly low: number
   readonly high: number
   readonly guess: number
   /** What the run at the answer keeps. */
-  readonly recording: (free: number) => Recording
+  readonly recording: (free: number, spells: number | null) => Recording
   /** What a problem much like this one came to: saves trials, and moves the answer within what is close enough. */
   readonly warmStart?: WarmStart | undefined
-  /**
-   * Given the neighbourhood once it is known, null where it is not, so that a program that comes in whole numbers
-   * keeps to one; says whether that is another than before.
-   */
-  readonly hold?: (near: number | null) => boolean
 }
 
 export interface WarmStart {
@@ -38,6 +38,8 @@ export interface WarmStart {
 
 export interface Solved {
   readonly free: number
+  /** In how many spells, where their number was held. */
+  readonly spells: number | null
   readonly run: Run
   /** Rise of the peak for each second longer, K/s; 0 where nothing is left to choose. */
   readonly peakRate: number
@@ -54,134 +56,138 @@ const CLOSE_KELVIN = 0.1
 const CLOSE_SHARE = 0.004
 const LEAST_KELVIN = 0.006
 const NARROW_SECONDS = 0.25
-const MOST_CORRECTIONS = 10
+const MOST_CORRECTIONS = 11
+/** K within which a coarse trial is near enough for the slope to tell the rest. */
+const NEAR_KELVIN = 0.8
+const MOST_SOUGHT = 25
+const MOST_FOLLOWED = 4
+/** Share of the free time by which a second trial stands off the first. */
+const APART = 0.04
 const SEARCHING: Recording = { ...KEEP_ENDS, untilPastPeakBy: PAST_PEAK }
 
 export function solveFree(problem: SearchProblem): Solved {
-  const { low, high, goal, warmStart } = problem
-  const above =
-    (bias: number): Coarse =>
-    free => ({ free, over: run(problem.coarse, problem.stages(free), SEARCHING, COARSE_STEPS).peak.core + bias - goal })
-  const within = (free: number): number => Math.min(high, Math.max(low, free))
-  const led = warmStart ? followed(above(warmStart.bias), problem, warmStart) : null
-  if (warmStart && led) return corrected(problem, within(led.free), led.slope, warmStart.bias)
-  const near = sought(above(0), problem)
-  if (near === 'too hot at the least') return missed(problem, low, near)
-  if (near === 'too cool at the most') return missed(problem, high, near)
-  return corrected(problem, within(near.free), near.slope, 0)
+  const near = followed(problem) ?? sought(problem)
+  if (near === 'too hot at the least') return missed(problem, problem.low, near)
+  if (near === 'too cool at the most') return missed(problem, problem.high, near)
+  return corrected(problem, near)
 }
-
-type Coarse = (free: number) => Point
 
 /** The neighbourhood, and K/s there. */
 interface Near {
   readonly free: number
   readonly slope: number
+  readonly spells: number | null
+  /** What the coarse grid is taken to be off by, K. */
+  readonly bias: number
 }
 
-/** Beginning from nothing. */
-function sought(coarse: Coarse, problem: SearchProblem): Near | Exclude<Solved['misses'], 'none'> {
-  const known: Point[] = []
-  const over = (free: number): number => {
-    const point = coarse(free)
-    known.push(point)
-    return point.over
-  }
-  const atLow = over(problem.low)
-  if (atLow >= 0) return 'too hot at the least'
-  const bracket = bracketing(over, problem, atLow)
-  if (bracket === null) return 'too cool at the most'
-  const near = risingRoot(over, bracket, 0.5, 1)
-  if (problem.hold?.(near) === true) {
-    known.length = 0
-    over(near)
-    over(near * 1.04 + 1)
-  }
-  return straightThrough(known)
+const spellsAt = ({ spells }: SearchProblem, free: number): number | null => spells?.(free) ?? null
+const within = ({ low, high }: SearchProblem, free: number): number => Math.min(high, Math.max(low, free))
+
+/** K that the peak of a coarse run lies above the goal. */
+const coarse =
+  (problem: SearchProblem, spells: number | null, bias: number) =>
+  (free: number): number =>
+    run(problem.coarse, problem.stages(free, spells), SEARCHING, COARSE_STEPS).peak.core + bias - problem.goal
+
+/** Beginning from nothing: as if the peak rose evenly from the start. */
+function sought(problem: SearchProblem): Near | Exclude<Solved['misses'], 'none'> {
+  const { low, high, goal, guess, coarse: subject } = problem
+  const { points, slope, ends } = risingRoot(coarse(problem, null, 0), {
+    from: within(problem, guess),
+    slope: first => Math.max(1, first.y + goal - subject.start.temperature) / first.x,
+    low,
+    high,
+    close: ({ x, y }, slope) => Math.abs(y) < NEAR_KELVIN && x - y / slope > low && x - y / slope <= high,
+    narrow: 1,
+    most: MOST_SOUGHT
+  })
+  if (ends === 'above') return 'too hot at the least'
+  if (ends === 'below') return 'too cool at the most'
+  const spells = spellsAt(problem, throughNearest(points, slope).free)
+  return { ...throughNearest(sameSpells(problem, points, slope, spells), slope), spells, bias: 0 }
 }
 
-/** K within which the slope of last time tells the rest. */
-const NEAR_KELVIN = 0.5
-const MOST_FOLLOWED = 4
+/** Of the points those in so many spells, and another where they are too few or none is near. */
+function sameSpells(problem: SearchProblem, points: readonly Point[], slope: number, spells: number | null): readonly Point[] {
+  const over = coarse(problem, spells, 0)
+  const known = points.filter(p => spellsAt(problem, p.x) === spells)
+  const ask = (x: number): void => void known.push({ x, y: over(x) })
+  if (!known.some(p => Math.abs(p.y) < NEAR_KELVIN)) ask(within(problem, throughNearest(points, slope).free))
+  if (known.length > 1) return known
+  const [{ x, y }] = known
+  const apart = 1 + APART * x
+  ask(y > 0 && x - apart > problem.low ? x - apart : x + apart)
+  return known
+}
 
 /** From where it was last time, by the slope there; null where that leads nowhere. */
-function followed(coarse: Coarse, problem: SearchProblem, warmStart: WarmStart): Near | null {
-  let slope = warmStart.slope
-  if (slope <= 0) return null
-  problem.hold?.(warmStart.free)
-  let at = coarse(warmStart.free)
-  for (let i = 0; i < MOST_FOLLOWED; i++) {
-    const next = Math.min(problem.high, Math.max(problem.low, at.free - at.over / slope))
-    if (Math.abs(at.over) < NEAR_KELVIN && problem.hold?.(next) !== true) return { free: next, slope }
-    const then = coarse(next)
-    if (Math.abs(then.over) > Math.max(NEAR_KELVIN, Math.abs(at.over) / 2)) break
-    if (Math.abs(at.over) >= NEAR_KELVIN) slope = Math.max(slope / 2, (then.over - at.over) / (next - at.free))
-    at = then
+function followed(problem: SearchProblem): Near | null {
+  const { warmStart, low, high } = problem
+  if (!warmStart || warmStart.slope <= 0) return null
+  const { bias } = warmStart
+  let { free, slope } = warmStart
+  for (let spells = spellsAt(problem, free), round = 0; round < 2; round++) {
+    const found = risingRoot(coarse(problem, spells, bias), {
+      from: within(problem, free),
+      slope,
+      low,
+      high,
+      close: ({ y }) => Math.abs(y) < NEAR_KELVIN,
+      narrow: NARROW_SECONDS,
+      most: MOST_FOLLOWED
+    })
+    const last = found.points[found.points.length - 1]
+    if (found.ends !== 'close') return null
+    slope = found.slope
+    free = within(problem, last.x - last.y / slope)
+    const then = spellsAt(problem, free)
+    if (then === spells) return { free, slope, spells, bias }
+    spells = then
   }
-  problem.hold?.(null)
   return null
 }
 
-interface Point {
-  readonly free: number
-  /** K that the peak lies above the goal. */
-  readonly over: number
+/** Where the line through the two points nearest to the goal meets it; by the slope given where they are no line that rises. */
+function throughNearest(points: readonly Point[], given: number): { readonly free: number; readonly slope: number } {
+  const [a, b] = [...points].sort((p, q) => Math.abs(p.y) - Math.abs(q.y))
+  const drawn = points.length > 1 ? (b.y - a.y) / (b.x - a.x) : 0
+  const slope = drawn > 0 ? drawn : given
+  return { free: a.x - a.y / slope, slope }
 }
 
-/** Where the line through the two points nearest to the goal meets it. */
-function straightThrough(known: readonly Point[]): Near {
-  const [a, b] = [...known].sort((p, q) => Math.abs(p.over) - Math.abs(q.over))
-  const slope = (b.over - a.over) / (b.free - a.free)
-  return { free: a.free - a.over / slope, slope }
-}
-
-const tried = (problem: SearchProblem, free: number): Run => run(problem.fine, problem.stages(free), problem.recording(free))
+const tried = (problem: SearchProblem, free: number, spells: number | null): Run =>
+  run(problem.fine, problem.stages(free, spells), problem.recording(free, spells))
 
 const missed = (problem: SearchProblem, free: number, misses: Solved['misses']): Solved => ({
   free,
-  run: tried(problem, free),
+  spells: null,
+  run: tried(problem, free, null),
   peakRate: 0,
   misses,
   warmStart: { free, bias: 0, slope: 0 }
 })
 
-/** Secant from a near answer and a slope; each new pair of trials mends the slope, and none goes back beyond one known to be off. */
-function corrected(problem: SearchProblem, near: number, slope: number, bias: number): Solved {
-  const { goal } = problem
-  let { low, high } = problem
-  let free = near
-  let rate = slope
-  let outcome = tried(problem, free)
-  // The coarse grid took this to be the answer: what it is off by is how the two grids differ.
-  const offBy = bias + outcome.peak.core - goal
-  for (let i = 0; i < MOST_CORRECTIONS; i++) {
-    const over = outcome.peak.core - goal
+/** On the default grid, from a near answer and a slope. */
+function corrected(problem: SearchProblem, { free: near, slope, spells, bias }: Near): Solved {
+  const { goal, low, high } = problem
+  let outcome: Run | null = null
+  const over = (free: number): number => {
+    outcome = tried(problem, free, spells)
+    return outcome.peak.core - goal
+  }
+  const { points, slope: rate } = risingRoot(over, {
+    from: within(problem, near),
+    slope,
+    low,
+    high,
     // Near the heat of its bath a tenth of a degree is minutes.
-    if (Math.abs(over) < Math.min(CLOSE_KELVIN, Math.max(LEAST_KELVIN, rate * CLOSE_SHARE * free))) break
-    if (over > 0) high = free
-    else low = free
-    const aimed = free - over / rate
-    const next = aimed > low && aimed < high ? aimed : (low + high) / 2
-    const step = next - free
-    if (Math.abs(step) < NARROW_SECONDS) break
-    const tryNext = tried(problem, next)
-    const mended = (tryNext.peak.core - outcome.peak.core) / step
-    if (mended > 0) rate = mended
-    free = next
-    outcome = tryNext
-  }
-  return { free, run: outcome, peakRate: rate, misses: 'none', warmStart: { free, bias: offBy, slope: rate } }
-}
-
-/** Widens upward from the guess until the goal lies between. */
-function bracketing(f: (free: number) => number, { low, high, guess }: SearchProblem, atLow: number): Bracket | null {
-  let bracket = { low, atLow, high: low, atHigh: atLow }
-  let next = Math.min(high, Math.max(low + 20, guess))
-  for (;;) {
-    const at = f(next)
-    bracket = { low: bracket.high, atLow: bracket.atHigh, high: next, atHigh: at }
-    if (at >= 0) return bracket
-    if (next >= high) return null
-    next = Math.min(high, next * 1.6)
-  }
+    close: ({ x, y }, rate) => Math.abs(y) < Math.min(CLOSE_KELVIN, Math.max(LEAST_KELVIN, rate * CLOSE_SHARE * x)),
+    narrow: NARROW_SECONDS,
+    most: MOST_CORRECTIONS
+  })
+  const { x: free } = points[points.length - 1]
+  if (outcome === null) throw new Error('Nothing was run.')
+  // The coarse grid took the first for the answer: what it is off by is how the two grids differ.
+  return { free, spells, run: outcome, peakRate: rate, misses: 'none', warmStart: { free, bias: bias + points[0].y, slope: rate } }
 }
