@@ -19,6 +19,8 @@ export default defineConfig({
   expect: { timeout: 15_000 },
   use: {
     viewport: { width: 1280, height: 800 },
+    // Days before months, hours to 24.
+    locale: 'en-GB',
     launchOptions: { executablePath: process.env['MACELLAIO_CHROMIUM'] ?? '/usr/bin/chromium', args: FLAGS }
   }
 })

@@ -1,6 +1,7 @@
 /** The Fire with the real app, server and database: kit, schools, guests, safety, and the six dinners of a new user. */
 import { expect, test, type Page } from '@playwright/test'
 import { App } from './app'
+import { pick, picked, typeMoment } from './controls'
 
 let app: App
 test.beforeAll(async () => {
@@ -44,7 +45,7 @@ test('a kit of one’s own: a heavier pan takes longer to heat, plans follow it,
   // Another browser in the same kitchen sees it.
   await page.evaluate(() => localStorage.clear())
   await page.goto(`${app.url}/fire`)
-  await expect(page.getByLabel('in the', { exact: true })).toContainText('Grandmother’s skillet')
+  await expect(picked(page.getByLabel('in the', { exact: true }))).toContainText('Grandmother’s skillet')
 
   const bad = await page.request.put(`${app.url}/api/kit`, { data: { pans: [] } })
   expect(bad.status()).toBe(422)
@@ -99,7 +100,7 @@ test('thin hanger pieces: a few minutes, turned all the while', async ({ page })
   await take(page, 'hanger', { Thickness: '20', 'Weight of one': '250' })
   await page.goto(`${app.url}/fire`)
   await box(page, 'Pan').fill('200')
-  await page.getByLabel('Turn', { exact: true }).selectOption('every 30 s')
+  await pick(page.getByLabel('Turn', { exact: true }), 'every 30 s')
   await ready(page)
   await expect(figure(page, 'after')).toContainText(/^[2-6]/)
 })
@@ -110,7 +111,7 @@ test('a bone-in rib steak for two with two donenesses: one part served, the rest
   await page.getByRole('button', { name: 'Seat a guest' }).click()
   await page.getByRole('button', { name: 'Seat a guest' }).click()
   await page.getByLabel('Name of guest 2').fill('Bo')
-  await page.getByLabel('wants it').nth(1).selectOption('medium')
+  await pick(page.getByLabel('wants it').nth(1), /^medium,/)
   await way(page, 'sear then oven')
   await expect(page.locator('.guests ol')).toContainText('What is left goes back in the oven', { timeout: 60_000 })
   await expect(page.locator('.guests ol')).toContainText('Bo: medium, 59')
@@ -120,7 +121,7 @@ test('a bone-in rib steak for two with two donenesses: one part served, the rest
 test('a tenderloin roast for eight at half past seven, given out as a calendar', async ({ page }) => {
   await take(page, 'whole fillet', { 'Weight of one': '1800' })
   await way(page, 'roast')
-  await page.getByLabel('On the table at').fill('2027-03-05T19:30')
+  await typeMoment(page.getByLabel('On the table at'), '5 Mar 2027 19:30')
   await expect(page.locator('aside ol li').last()).toContainText('19:30 carve and serve')
   const out = Number(await figure(page, 'pull').textContent())
   expect(out).toBeGreaterThan(42)
@@ -131,7 +132,7 @@ test('a rump cap in a bath by the clock, half of it kept for another day', async
   await take(page, 'rump cap', { Thickness: '32', 'Weight of one': '250' })
   await way(page, 'bath then sear')
   await box(page, 'Peak').fill('57')
-  await page.getByLabel('Time in the water').selectOption('by the clock')
+  await pick(page.getByLabel('Time in the water'), 'by the clock')
   await box(page, 'namely').fill('60')
   await box(page, 'Fat edge').fill('1')
   await ready(page)

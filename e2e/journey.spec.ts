@@ -1,6 +1,7 @@
 /** From the Counter to the Book through the real interface, server and database. */
 import { expect, test, type Page } from '@playwright/test'
 import { App } from './app'
+import { pick } from './controls'
 
 let app: App
 test.beforeAll(async () => {
@@ -27,7 +28,7 @@ test('a cook buys, measures, plans, cooks, judges and finds it again', async ({ 
   await expect(page.getByRole('heading', { name: 'Strip steak' })).toBeVisible()
   await page.getByRole('button', { name: 'Take it to the bench' }).click()
 
-  await page.getByLabel('Thickness').fill('1 in')
+  await page.getByLabel('Thickness', { exact: true }).fill('1 in')
   await page.getByLabel('Weight of one').fill('280')
   await page.getByLabel('Length').fill('15 cm')
   await page.getByLabel('Width').fill('85')
@@ -41,7 +42,7 @@ test('a cook buys, measures, plans, cooks, judges and finds it again', async ({ 
 
   await planned(page)
   await expect(page.getByRole('heading', { name: 'Strip steak, 25 mm' })).toBeVisible()
-  await page.getByLabel('Turn', { exact: true }).selectOption('twice a side')
+  await pick(page.getByLabel('Turn', { exact: true }), 'twice a side')
   await planned(page)
   const off = Number(await figure(page, 'pull').textContent())
   expect(off).toBeGreaterThan(42)

@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
 import { App } from './app'
+import { choose, pick, typeMoment } from './controls'
 
 let app: App
 test.beforeAll(async () => {
@@ -19,12 +20,12 @@ test('a steak: the pan is quickest, the bath most even and most forgiving, and u
   const rows = table(page).locator('label')
   await expect(rows.first()).toContainText('pan sear')
   await expect(rows.filter({ hasText: 'roast' }).first()).toContainText('browns too slowly')
-  await page.getByRole('radio', { name: 'evenness' }).check()
+  await choose(page, 'evenness')
   await expect(rows.first()).toContainText(/bath|pot/)
 
-  await page.getByRole('radio', { name: 'oven stays free' }).check()
+  await choose(page, 'oven stays free')
   await expect(rows.filter({ hasText: 'oven then sear' })).toHaveCount(0)
-  await page.getByRole('radio', { name: 'every way' }).check()
+  await choose(page, 'every way')
   await page.getByRole('button', { name: 'Pin pan sear' }).click()
   await rows.filter({ hasText: 'oven then sear' }).click()
   await expect(page.getByRole('heading', { name: 'oven then sear beside pan sear' })).toBeVisible()
@@ -51,7 +52,7 @@ test('a joint: the fire opens on the oven for it, the pan refuses it, and the ev
   await expect(page).toHaveURL(/\/fire\/plan\/roast$/)
   await expect(page.getByRole('heading', { name: /: roast$/ })).toBeVisible()
   await expect(page.getByRole('button', { name: 'Light the stove' })).toBeEnabled({ timeout: 20_000 })
-  await page.getByLabel('Cooked by').selectOption('pan sear')
+  await pick(page.getByLabel('Cooked by'), 'pan sear')
   await expect(page.getByRole('alert')).toContainText('a pan alone burns the outside first')
   await page.getByRole('link', { name: 'See every way to cook it' }).click()
   await done(page)
@@ -63,7 +64,7 @@ test('a joint: the fire opens on the oven for it, the pan refuses it, and the ev
   const out = Number(await figure(page, 'pull').textContent())
   expect(out).toBeGreaterThan(44)
   expect(out).toBeLessThan(53)
-  await page.getByLabel('On the table at').fill('2027-03-05T19:30')
+  await typeMoment(page.getByLabel('On the table at'), '5 Mar 2027 19:30')
   await expect(page.locator('aside ol li').last()).toContainText('19:30 carve and serve')
   const saved = async (button: string): Promise<string> => {
     const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: button, exact: true }).click()])
@@ -74,9 +75,9 @@ test('a joint: the fire opens on the oven for it, the pan refuses it, and the ev
   const file = await saved('Plan file')
   expect(JSON.parse(file)).toMatchObject({ method: { kind: 'roast', ovenHeat: '150 °C' }, piece: { cut: 'chateaubriand', form: 'roast' } })
   await page.getByRole('button', { name: 'As it is usually set' }).click()
-  await page.getByLabel('Open a plan file').setInputFiles({ name: 'plan.json', mimeType: 'application/json', buffer: Buffer.from(file) })
+  await page.locator('input[type=file]').setInputFiles({ name: 'plan.json', mimeType: 'application/json', buffer: Buffer.from(file) })
   await expect(page.getByRole('textbox', { name: 'Oven', exact: true })).toHaveValue('150')
-  await page.getByLabel('Open a plan file').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('soup') })
+  await page.locator('input[type=file]').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('soup') })
   await expect(page.getByText('That is not a plan file')).toBeVisible()
   const calendar = await saved('Calendar')
   expect(calendar.match(/BEGIN:VEVENT/g)?.length).toBeGreaterThanOrEqual(3)

@@ -1,6 +1,7 @@
 /** The Pass: everything on the ticket lands at once, and what cannot is told. */
 import { expect, test, type Page } from '@playwright/test'
 import { App } from './app'
+import { choose, pick, typeMoment } from './controls'
 
 let app: App
 test.beforeAll(async () => {
@@ -23,7 +24,7 @@ test('a first visit finds a supper laid out to the minute: in the order of time,
   await laidOut(page)
   const times = (await page.locator('.calls time').allInnerTexts()).map(minutes)
   times.slice(1).forEach((t, i) => expect(t).toBeGreaterThanOrEqual(times[i]))
-  const serve = minutes((await page.getByLabel('On the table at').inputValue()).slice(11))
+  const serve = minutes((await page.getByLabel('On the table at').inputValue()).slice(-5))
   expect(times.at(-1)).toBe(serve - 2)
   await expect(calls(page).last()).toContainText('Plate up')
 })
@@ -34,7 +35,7 @@ test('a slow oven and oven chips: both are called; taken off, gone, undone, back
   await page.goto(`${app.url}/fire/way/oven%20then%20sear`)
   await page.getByRole('button', { name: 'On the pass' }).click({ timeout: 20_000 })
   await expect(page).toHaveURL(/\/pass$/)
-  await page.getByLabel('A side or a sauce').selectOption('oven-chips')
+  await pick(page.getByLabel('A side or a sauce'), 'Oven chips')
   const off = page.getByRole('button', { name: 'Take off Oven chips' })
   await expect(calls(page).filter({ hasText: 'chips' }).first()).toBeVisible({ timeout: 20_000 })
   await off.click()
@@ -47,7 +48,7 @@ test('a slow oven and oven chips: both are called; taken off, gone, undone, back
   await off.click()
   await page.getByText('Something of your own').click()
   await page.getByLabel('What it is').fill('Meringue')
-  await page.getByLabel('Where').selectOption('oven')
+  await pick(page.getByLabel('Where'), 'in the oven')
   await page.getByLabel('Oven', { exact: true }).fill('90')
   await page.getByLabel('How long').fill('120')
   await page.getByRole('button', { name: 'Put it on' }).click()
@@ -96,7 +97,7 @@ test('a ticket file goes out and comes in; another file is refused and nothing i
   const path = await download.path()
   await page.getByRole('button', { name: 'Take off Broccoli' }).click()
   await expect(calls(page).filter({ hasText: 'Broccoli' })).toHaveCount(0, { timeout: 20_000 })
-  const file = page.getByLabel('Open a ticket file')
+  const file = page.locator('input[type=file]')
   await file.setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"other"}') })
   await expect(page.getByText(/That file cannot be used.*must say/)).toBeVisible()
   await file.setInputFiles(path)
@@ -107,8 +108,8 @@ test('a service that should have begun says so, and is moved to when it can be',
   await page.goto(`${app.url}/pass`)
   await expect(calls(page).filter({ hasText: 'Carve' })).toBeVisible({ timeout: 20_000 })
   const soon = new Date(Date.now() + 10 * 60_000)
-  const local = new Date(soon.getTime() - soon.getTimezoneOffset() * 60_000).toISOString().slice(0, 16)
-  await page.getByLabel('On the table at').fill(local)
+  const local = new Date(soon.getTime() - soon.getTimezoneOffset() * 60_000).toISOString().slice(0, 16).replace('T', ' ')
+  await typeMoment(page.getByLabel('On the table at'), local)
   const alert = page.getByRole('alert').filter({ hasText: 'should have begun' })
   await expect(alert).toBeVisible()
   await alert.getByRole('button', { name: /^Serve at/ }).click()
@@ -166,7 +167,7 @@ test('beef goes back to the fire as it was planned, and on the ticket again in i
 
 test('beef that is not safe as it stands does not come onto the ticket by the side door', async ({ page }) => {
   await page.goto(`${app.url}/bench`)
-  await page.getByRole('radio', { name: 'needled or rolled' }).check({ force: true })
+  await choose(page, 'needled or rolled')
   await page.goto(`${app.url}/pass`)
   await expect(page.getByText('not safe as it stands')).toBeVisible({ timeout: 20_000 })
   await expect(calls(page).filter({ hasText: 'Carve' })).toHaveCount(0)

@@ -2,6 +2,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { App } from './app'
+import { pick } from './controls'
 
 let app: App
 test.beforeAll(async () => {
@@ -13,7 +14,7 @@ test.afterAll(() => app.stop())
 async function inThePan(page: Page): Promise<void> {
   await page.clock.install()
   await page.goto(`${app.url}/fire`)
-  await page.getByLabel('Turn', { exact: true }).selectOption('once')
+  await pick(page.getByLabel('Turn', { exact: true }), 'once')
   await expect(page.getByLabel('Call sheet', { exact: true }).locator('ul')).toHaveAttribute('aria-busy', 'false')
   await page.getByRole('button', { name: 'Light the stove' }).click()
   await expect(page.getByRole('heading', { name: 'Light the ring' })).toBeVisible()
@@ -79,6 +80,8 @@ test('a cook is taken out of the book and put back', async ({ page }) => {
 
 test('with the server dead the places still open, and the book says why it is closed', async ({ page }) => {
   await page.goto(`${app.url}/fire`)
+  // The other places come right after the first.
+  await page.waitForLoadState('networkidle')
   await app.kill()
   await page.getByRole('link', { name: 'Counter' }).click()
   await expect(page.getByRole('heading', { name: 'What are you after?' })).toBeVisible()
@@ -130,7 +133,7 @@ test('a probe reading moves what is to come; one that cannot be is told, not bel
 test('the fat edge is called when its turn comes', async ({ page }) => {
   await page.clock.install()
   await page.goto(`${app.url}/fire`)
-  await page.getByLabel('Turn', { exact: true }).selectOption('once')
+  await pick(page.getByLabel('Turn', { exact: true }), 'once')
   await page.getByRole('textbox', { name: 'Fat edge' }).fill('1')
   await expect(page.getByLabel('Call sheet', { exact: true }).locator('ul')).toHaveAttribute('aria-busy', 'false')
   await page.getByRole('button', { name: 'Light the stove' }).click()

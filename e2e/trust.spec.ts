@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { expect, test, type Page } from '@playwright/test'
 import { App } from './app'
+import { choose, pick } from './controls'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
@@ -50,7 +51,7 @@ test('no stale figure is shown as current, and nonsense is answered in the field
   const before = await sheet(page).textContent()
 
   const sawBusy = page.waitForFunction(() => document.querySelector('[aria-label="Call sheet"] ul')?.getAttribute('aria-busy') === 'true')
-  await page.getByLabel('Turn', { exact: true }).selectOption('once')
+  await pick(page.getByLabel('Turn', { exact: true }), 'once')
   await sawBusy
   await expect(sheet(page)).toHaveAttribute('aria-busy', 'false')
   expect(await sheet(page).textContent()).not.toBe(before)
@@ -109,8 +110,8 @@ test('axe finds nothing at a lit stove with every panel open', async ({ page }) 
 
 test('axe finds nothing at the counter with its questions, at the order slip, at the board and at the list', async ({ page }) => {
   await page.goto(`${app.url}/counter`)
-  await page.getByRole('button', { name: 'Lifted off' }).click()
-  await page.getByRole('button', { name: 'Order slip' }).click()
+  await choose(page, 'Lifted off')
+  await page.getByRole('tab', { name: 'Order slip' }).click()
   await expect(page.getByText('in the pan, grey edge').first()).toBeVisible()
   expect(await violations(page)).toEqual([])
   await page.getByRole('button', { name: 'No name on it' }).click()
@@ -119,9 +120,9 @@ test('axe finds nothing at the counter with its questions, at the order slip, at
   await page.getByRole('button', { name: 'A new packet' }).click()
   expect(await violations(page)).toEqual([])
   await page.goto(`${app.url}/bench`)
-  await page.getByRole('button', { name: 'Portion a whole one' }).click()
+  await page.getByRole('tab', { name: 'Portion a whole one' }).click()
   expect(await violations(page)).toEqual([])
-  await page.getByRole('button', { name: 'Get it ready' }).click()
+  await page.getByRole('tab', { name: 'Get it ready' }).click()
   await expect(page.getByText('begins to brown').first()).toBeVisible()
   expect(await violations(page)).toEqual([])
 })

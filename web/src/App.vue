@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ConfigProvider as AConfigProvider } from 'ant-design-vue'
+import { Button as AButton, ConfigProvider as AConfigProvider } from 'ant-design-vue'
 import { computed, onMounted } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { useCook } from './stores/cook'
@@ -41,9 +41,9 @@ const places = [
       <p v-if="cook.unsent > 0 && cook.offline" class="offline" role="status">
         The server does not answer. All is kept here and sent when it does.
       </p>
-      <button type="button" class="units" :aria-label="`Units: ${units.label}. Change`" @click="units.toggle()">
+      <a-button class="units" :aria-label="`Units: ${units.label}. Change`" @click="units.toggle()">
         <span class="all">{{ units.label }}</span><span class="degrees">{{ units.degrees }}</span>
-      </button>
+      </a-button>
     </header>
     <router-view />
   </a-config-provider>
@@ -112,10 +112,6 @@ nav a.here {
   cursor: pointer;
   border-radius: 3px;
   white-space: nowrap;
-}
-.units:hover {
-  background: var(--tile);
-  color: var(--ink);
 }
 .service {
   background: var(--service);

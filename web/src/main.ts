@@ -6,6 +6,9 @@ import './theme/theme.css'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
-import { router } from './router'
+import { loadPlaces, router } from './router'
 
 createApp(App).use(createPinia()).use(router).mount('#app')
+
+// Where one does not come now it is asked for again when it is wanted.
+void router.isReady().then(() => loadPlaces().catch(() => undefined))

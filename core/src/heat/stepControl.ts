@@ -15,7 +15,7 @@ export interface StepLengths {
   readonly kelvin: number
 }
 export const DEFAULT_STEPS: StepLengths = { first: 0.55, longest: 10, kelvin: 6 }
-export const COARSE_STEPS: StepLengths = { first: 1.2, longest: 40, kelvin: 12 }
+export const COARSE_STEPS: StepLengths = { first: 0.8, longest: 30, kelvin: 5 }
 
 /** The lengths as they suit one piece. */
 interface StepControl extends StepLengths {

@@ -3,6 +3,18 @@ import type { Engine } from '../workers/engine.worker'
 
 let engine: Engine | null = null
 
+/** An answer comes as a message: never before what is under way on the page is done. */
+const posted = (): Promise<void> =>
+  new Promise(done => {
+    const { port1, port2 } = new MessageChannel()
+    port1.addEventListener('message', () => {
+      port1.close()
+      done()
+    })
+    port1.start()
+    port2.postMessage(null)
+  })
+
 export const transferHandlers = new Map()
 export function expose(exposed: Engine): void {
   engine = exposed
@@ -15,7 +27,9 @@ export function wrap(): unknown {
       const copied = structuredClone(given)
       if (!engine) await import('../workers/engine.worker')
       const answer = (engine![question] as (...all: readonly unknown[]) => unknown)(...copied)
-      return structuredClone(await answer)
+      const copy = structuredClone(await answer)
+      await posted()
+      return copy
     }
   return new Proxy({}, { get: (_, question) => (question === 'then' ? undefined : ask(question as keyof Engine)) })
 }

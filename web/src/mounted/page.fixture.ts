@@ -37,7 +37,7 @@ export function emptyBrowser(): void {
 }
 
 /** The field with that label, as a cook finds it. */
-export function field(within: VueWrapper, label: string): HTMLInputElement | HTMLSelectElement {
+export function field(within: VueWrapper, label: string): HTMLInputElement {
   const found = within.findAll('label').find(l => l.text() === label)
   if (!found)
     throw new Error(
@@ -47,14 +47,39 @@ export function field(within: VueWrapper, label: string): HTMLInputElement | HTM
         .join(', ')}`
     )
   const element = found.element as HTMLLabelElement
-  const input = element.htmlFor ? within.find(`[id="${element.htmlFor}"]`).element : element.querySelector('input, select')
-  if (!(input instanceof HTMLInputElement || input instanceof HTMLSelectElement)) throw new Error(`“${label}” has no field`)
+  const input = element.htmlFor ? within.find(`[id="${element.htmlFor}"]`).element : element.querySelector('input')
+  if (!(input instanceof HTMLInputElement)) throw new Error(`“${label}” has no field`)
   return input
 }
 
-export async function type(into: HTMLInputElement | HTMLSelectElement, written: string): Promise<void> {
+const listOf = (input: HTMLInputElement): Element | null => input.closest('.ant-select')
+/** What stands in it, as it is read. */
+export const shownIn = (input: HTMLInputElement): string =>
+  listOf(input)?.querySelector('.ant-select-selection-item')?.textContent?.trim() ?? input.value
+
+/** What can be picked there, as it is read. */
+export async function choicesOf(input: HTMLInputElement): Promise<HTMLElement[]> {
+  listOf(input)
+    ?.querySelector('.ant-select-selector')
+    ?.dispatchEvent(new MouseEvent('mousedown', { bubbles: true, cancelable: true }))
+  await nextTick()
+  await nextTick()
+  // Pages mounted one after the other give out the same ids: the last is this one's.
+  const open = [...document.querySelectorAll('.ant-select-dropdown')].filter(d => d.querySelector(`[id="${input.id}_list"]`)).at(-1)
+  return [...(open?.querySelectorAll<HTMLElement>('.ant-select-item-option') ?? [])]
+}
+
+export async function pick(from: HTMLInputElement, says: string): Promise<void> {
+  const choices = await choicesOf(from)
+  const found = choices.find(c => c.textContent?.trim() === says)
+  if (!found) throw new Error(`“${says}” is not among ${choices.map(c => c.textContent).join(', ')}`)
+  found.click()
+  await nextTick()
+}
+
+export async function type(into: HTMLInputElement, written: string): Promise<void> {
   into.value = written
-  into.dispatchEvent(new Event(into instanceof HTMLSelectElement ? 'change' : 'input', { bubbles: true }))
+  into.dispatchEvent(new Event('input', { bubbles: true }))
   await nextTick()
 }
 

@@ -1,4 +1,5 @@
 /** The ticket of the pass, kept through reloads; laid out by a worker of its own whenever it or the kitchen changes. */
+import { MOMENT } from '../ui/moments'
 import dayjs from 'dayjs'
 import { nanoid } from 'nanoid'
 import { defineStore } from 'pinia'
@@ -19,7 +20,6 @@ import { useDraft } from './draft'
 import { kept } from './kept'
 import { useKit } from './kit'
 
-export const MOMENT = 'YYYY-MM-DDTHH:mm'
 const SUPPER_H = 19.5
 /** So long after the serving an evening is over. */
 const OVER_H = 3
@@ -79,7 +79,8 @@ export const usePass = defineStore('pass', () => {
     ask: (remote, { dishes: what, kitchen: where }) => remote.serve(what, where) as Promise<Service>,
     answered: ({ key }, found) => {
       failed.value = false
-      laid.value = { key, service: found }
+      // Changed and changed back meanwhile: what is wanted is there already.
+      if (laid.value?.key !== keyOf()) laid.value = { key, service: found }
     },
     failed: () => (failed.value = true)
   })

@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="T extends string">
-/** One of a few, all in sight: a labelled row of radio buttons in one bar. */
+/** One of a few, all in sight. */
+import { RadioButton as ARadioButton, RadioGroup as ARadioGroup } from 'ant-design-vue'
 import { useId } from 'vue'
 
 defineProps<{
@@ -7,72 +8,45 @@ defineProps<{
   label: string
   options: readonly { readonly value: T; readonly label: string; readonly hint?: string | undefined }[]
 }>()
-defineEmits<{ 'update:modelValue': [value: T] }>()
-const name = useId()
+const emit = defineEmits<{ 'update:modelValue': [value: T] }>()
+const id = useId()
 </script>
 
 <template>
-  <fieldset>
-    <legend>{{ label }}</legend>
-    <div class="bar">
-      <label v-for="o in options" :key="o.value" :class="{ on: o.value === modelValue }" :title="o.hint">
-        <input type="radio" :name="name" :value="o.value" :checked="o.value === modelValue" @change="$emit('update:modelValue', o.value)" />
-        <span>{{ o.label }}</span>
-      </label>
-    </div>
-  </fieldset>
+  <div class="choice">
+    <span :id="id" class="label">{{ label }}</span>
+    <a-radio-group
+      :value="modelValue"
+      :name="id"
+      button-style="solid"
+      role="radiogroup"
+      :aria-labelledby="id"
+      @update:value="(v: unknown) => emit('update:modelValue', v as T)"
+    >
+      <a-radio-button v-for="o in options" :key="o.value" :value="o.value" :title="o.hint">{{ o.label }}</a-radio-button>
+    </a-radio-group>
+  </div>
 </template>
 
 <style scoped>
-fieldset {
-  border: 0;
-  margin: 0;
-  padding: 0;
+.choice {
   min-width: 0;
 }
-legend {
+.label {
+  display: block;
   font-size: 13px;
   color: var(--ink-2);
-  padding: 0;
   margin-bottom: 2px;
 }
-.bar {
+.choice :deep(.ant-radio-group) {
   display: flex;
   flex-wrap: wrap;
-  gap: 1px;
-  background: var(--rule);
-  border: 1px solid #a9b2ad;
-  border-radius: 3px;
-  overflow: hidden;
   width: fit-content;
   max-width: 100%;
 }
-label {
-  position: relative;
-  flex: 1 1 auto;
-  padding: 5px 9px;
-  background: #f8f9f6;
-  cursor: pointer;
-  white-space: nowrap;
+.choice :deep(.ant-radio-button-wrapper) {
+  padding-inline: 9px;
   text-align: center;
-  line-height: 20px;
-}
-label:hover {
-  background: #fff;
-}
-label.on {
-  background: var(--ink);
-  color: var(--chalk);
-}
-label:focus-within {
-  outline: 3px solid var(--brass);
-  outline-offset: -3px;
-}
-input {
-  position: absolute;
-  opacity: 0;
-  inset: 0;
-  margin: 0;
-  cursor: pointer;
+  white-space: nowrap;
 }
 </style>

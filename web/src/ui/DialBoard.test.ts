@@ -7,7 +7,7 @@ import { METHOD_KINDS, METHODS, type MethodKind } from '#core/method/methods'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { by } from '#core/request/request'
 import { wholeSettings } from '#core/request/setup'
-import { emptyBrowser, field, type } from '../mounted/page.fixture'
+import { emptyBrowser, field, pick, shownIn, type } from '../mounted/page.fixture'
 import DialBoard from './DialBoard.vue'
 
 beforeEach(emptyBrowser)
@@ -53,14 +53,14 @@ describe.each(METHOD_KINDS)('the board of %s', kind => {
     if (!dialsOf(kind).some(d => d.key === 'byClockS')) return
     const of = board(kind)
     const free = METHODS[kind].free.charAt(0).toUpperCase() + METHODS[kind].free.slice(1)
-    expect(field(of, free).value).toBe('solved')
-    await type(field(of, free), 'clock')
+    expect(shownIn(field(of, free))).toBe('worked out')
+    await pick(field(of, free), 'by the clock')
     expect(turned(of)).toEqual({ byClockS: 600 })
     const byClock = board(kind, { byClockS: 900 })
-    expect(field(byClock, free).value).toBe('clock')
+    expect(shownIn(field(byClock, free))).toBe('by the clock')
     await type(field(byClock, 'namely'), '12 min')
     expect(turned(byClock)).toEqual({ byClockS: 720 })
-    await type(field(byClock, free), 'solved')
+    await pick(field(byClock, free), 'worked out')
     expect(turned(byClock)).toEqual({ byClockS: 0 })
   })
 })
@@ -76,7 +76,7 @@ describe('a setting that means nothing as the others stand', () => {
     const of = board('pan sear')
     const rest = dialsOf('pan sear').find(d => d.kind === 'rest')!
     expect(labels(of)).not.toContain('a rest of')
-    await type(field(of, rest.label), 'clock')
+    await pick(field(of, rest.label), 'a set time')
     expect(turned(of)).toEqual({ rest: { kind: 'clock', seconds: 600 } })
     const set = board('pan sear', { rest: { kind: 'clock', seconds: 300 } })
     await type(field(set, 'a rest of'), '20 min')

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Everything that can be set in one method, each as what it is: a quantity, a number, one of a few, a yes, a rhythm. */
+import { Checkbox as ACheckbox } from 'ant-design-vue'
 import { computed } from 'vue'
 import { toppedUp, type Dial, type SettingKey, type Settings } from '#core/method/dials'
 import type { RestLength } from '#core/method/method'
@@ -122,10 +123,9 @@ const USUAL_CLOCK_S = 600
           @update:model-value="v => set(d.key, toppedUp(poured?.at ?? 0, v))"
         />
       </template>
-      <label v-else class="yes">
-        <input type="checkbox" :checked="values[d.key] === true" @change="e => set(d.key, (e.target as HTMLInputElement).checked)" />
+      <a-checkbox v-else class="yes" :checked="values[d.key] === true" @update:checked="(yes: boolean) => set(d.key, yes)">
         {{ d.label }}
-      </label>
+      </a-checkbox>
     </template>
     <div v-if="clock && clock.kind === 'quantity'" class="clock">
       <pick-field
@@ -166,17 +166,9 @@ const USUAL_CLOCK_S = 600
   width: 138px;
 }
 .yes {
-  display: flex;
   align-items: center;
-  gap: 7px;
-  height: 32px;
+  min-height: 32px;
   font-size: 14.5px;
-  cursor: pointer;
-}
-.yes input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--oxblood);
 }
 .clock {
   display: flex;

@@ -1,23 +1,49 @@
 <script setup lang="ts">
-/** One of several by name, with the browser's own list: large on a phone, known to every screen reader. */
-import { useId } from 'vue'
+/** One of several by name. */
+import { Select as ASelect } from 'ant-design-vue'
+import { computed, nextTick, onMounted, ref, useId, useTemplateRef, watch } from 'vue'
 
-defineProps<{
+const props = defineProps<{
   modelValue: string
   label: string
   options: readonly { readonly value: string; readonly label: string }[]
   title?: string | undefined
+  /** As a word in a sentence: its label before it, or kept for those who cannot see the sentence. */
+  inline?: 'label seen' | 'label hidden' | undefined
 }>()
-defineEmits<{ 'update:modelValue': [value: string] }>()
+const emit = defineEmits<{ 'update:modelValue': [value: string] }>()
 const id = useId()
+const box = useTemplateRef<HTMLElement>('box')
+const open = ref(false)
+/** The library leaves out whether its list is open, and names one that is not there until it first is. */
+function mend(): void {
+  const input = box.value?.querySelector('input')
+  if (!input) return
+  input.setAttribute('aria-expanded', String(open.value))
+  if (open.value) input.setAttribute('aria-controls', `${id}_list`)
+  for (const names of ['aria-owns', 'aria-controls', 'aria-activedescendant']) {
+    if (!document.getElementById(input.getAttribute(names) ?? '')) input.removeAttribute(names)
+  }
+}
+onMounted(mend)
+watch(open, () => nextTick(mend))
+// The library's list is its own to change.
+const listed = computed(() => props.options.map(o => ({ ...o })))
 </script>
 
 <template>
-  <div class="pick">
-    <label :for="id">{{ label }}</label>
-    <select :id="id" :value="modelValue" :title="title" @change="e => $emit('update:modelValue', (e.target as HTMLSelectElement).value)">
-      <option v-for="o in options" :key="o.value" :value="o.value">{{ o.label }}</option>
-    </select>
+  <div ref="box" class="pick" :class="{ inline }" :title="title">
+    <label :for="id" :class="{ hidden: inline === 'label hidden' }">{{ label }}</label>
+    <a-select
+      :id="id"
+      :value="modelValue"
+      :options="listed"
+      :bordered="inline === undefined"
+      :virtual="false"
+      :dropdown-match-select-width="false"
+      @dropdown-visible-change="(is: boolean) => (open = is)"
+      @update:value="v => emit('update:modelValue', String(v))"
+    />
   </div>
 </template>
 
@@ -32,20 +58,30 @@ label {
   font-size: 13px;
   color: var(--ink-2);
 }
-select {
-  appearance: none;
-  height: 32px;
-  padding: 0 28px 0 11px;
-  font: inherit;
-  color: var(--ink);
-  border: 1px solid #a9b2ad;
-  border-radius: 3px;
-  background: #f8f9f6
-    url("data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' width='10' height='6' fill='none' stroke='%23505a5c' stroke-width='1.5'%3E%3Cpath d='M1 1l4 4 4-4'/%3E%3C/svg%3E")
-    no-repeat right 10px center;
-  text-overflow: ellipsis;
+.inline {
+  flex-direction: row;
+  align-items: baseline;
+  gap: 5px;
+  max-width: 100%;
 }
-select:hover {
-  border-color: var(--oxblood);
+.inline label {
+  font-size: inherit;
+}
+.hidden {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+}
+.inline :deep(.ant-select) {
+  border-bottom: 2px solid var(--oxblood);
+  font-weight: 600;
+}
+.inline :deep(.ant-select .ant-select-selector) {
+  padding: 0 18px 0 2px;
+}
+.inline :deep(.ant-select-arrow) {
+  inset-inline-end: 3px;
 }
 </style>

@@ -1,42 +1,32 @@
 <script setup lang="ts" generic="T extends string">
-/** What is shown below, by name: a row of words with a rule under the chosen one. Takes the colours of where it stands. */
+/** One of several sheets, by name; each is the slot of its value. */
+import { TabPane as ATabPane, Tabs as ATabs } from 'ant-design-vue'
+
 defineProps<{ modelValue: T; label: string; options: readonly { readonly value: T; readonly label: string }[] }>()
-defineEmits<{ 'update:modelValue': [value: T] }>()
+const emit = defineEmits<{ 'update:modelValue': [value: T] }>()
 </script>
 
 <template>
-  <div class="tabs" role="group" :aria-label="label">
-    <button
-      v-for="o in options"
-      :key="o.value"
-      type="button"
-      :aria-pressed="o.value === modelValue"
-      @click="$emit('update:modelValue', o.value)"
-    >
-      {{ o.label }}
-    </button>
-  </div>
+  <a-tabs
+    class="tabs"
+    :active-key="modelValue"
+    :aria-label="label"
+    :animated="false"
+    destroy-inactive-tab-pane
+    @update:active-key="key => emit('update:modelValue', key as T)"
+  >
+    <a-tab-pane v-for="o in options" :key="o.value" :tab="o.label"><slot :name="o.value" /></a-tab-pane>
+  </a-tabs>
 </template>
 
 <style scoped>
 .tabs {
-  display: flex;
-  gap: 20px;
-  margin: 12px 0 12px;
-  border-bottom: 1px solid var(--tab-rule, var(--rule));
+  overflow: visible;
 }
-button {
-  font: inherit;
-  border: 0;
-  background: none;
-  color: var(--tab-quiet, var(--ink-2));
-  padding: 6px 0 8px;
-  border-bottom: 3px solid transparent;
-  cursor: pointer;
+.tabs :deep(.ant-tabs-nav) {
+  margin-bottom: 12px;
 }
-button[aria-pressed='true'] {
-  color: inherit;
-  font-weight: 600;
-  border-bottom-color: var(--tab-mark, var(--oxblood));
+.tabs :deep(.ant-tabs-tab + .ant-tabs-tab) {
+  margin-inline-start: 22px;
 }
 </style>

@@ -32,10 +32,11 @@ watch(doings, list => {
         <router-link to="/counter">Another cut</router-link>
       </p>
 
-      <tab-row v-model="doing" label="At the bench" :options="doings" />
-      <portion-board v-if="doing === 'portion'" @taken="doing = 'measure'" />
-      <prepare-list v-else-if="doing === 'prepare'" />
-      <measure-board v-else />
+      <tab-row v-model="doing" label="At the bench" :options="doings">
+        <template #measure><measure-board /></template>
+        <template #portion><portion-board @taken="doing = 'measure'" /></template>
+        <template #prepare><prepare-list /></template>
+      </tab-row>
     </main>
     <agree-side />
   </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The piece measured: its sizes on a drawing and in fields, what lies on it, and how wet it is. */
+import { Checkbox as ACheckbox } from 'ant-design-vue'
 import { computed, shallowRef, watch } from 'vue'
 import { bandOf, scaleOf } from '#core/doneness/scale'
 import {
@@ -170,9 +171,8 @@ const sizes = computed((): Size[] => {
       />
     </div>
     <div class="also">
-      <label v-if="!log" class="check"
-        ><input type="checkbox" :checked="piece.thinEndMm !== undefined" @change="e => wedge((e.target as HTMLInputElement).checked)" /> It
-        is a wedge: one end is thinner</label
+      <a-checkbox v-if="!log" :checked="piece.thinEndMm !== undefined" @update:checked="wedge"
+        >It is a wedge: one end is thinner</a-checkbox
       >
       <choice-row
         label="Is it intact"
@@ -180,10 +180,9 @@ const sizes = computed((): Size[] => {
         :options="intacts"
         @update:model-value="v => draft.measure({ intact: v })"
       />
-      <label class="check"
-        ><input type="checkbox" :checked="draft.table.vulnerable" @change="draft.seat({ atRisk: !draft.table.vulnerable })" /> A guest is
-        pregnant, very young, old or ill</label
-      >
+      <a-checkbox :checked="draft.table.vulnerable" @update:checked="(atRisk: boolean) => draft.seat({ atRisk })">
+        A guest is pregnant, very young, old or ill
+      </a-checkbox>
     </div>
     <div class="outside">
       <quantity-field
@@ -221,12 +220,6 @@ const sizes = computed((): Size[] => {
   gap: 12px 26px;
   align-items: end;
   margin-bottom: 14px;
-}
-.check {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  padding-bottom: 6px;
 }
 .outside {
   display: flex;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A whole muscle on the board, to scale, with its grain: where the knife goes, and what each portion weighs. */
-import { Button as AButton } from 'ant-design-vue'
+import { Button as AButton, Table as ATable } from 'ant-design-vue'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useId, useTemplateRef, watch } from 'vue'
 import { PIECE_LIMITS } from '#core/meat/piece'
@@ -90,6 +90,28 @@ function take(portion: Portion, count: number): void {
   draft.put({ ...kept, form: 'steak', count, weightG, thicknessMm, lengthMm, widthMm })
   emit('taken')
 }
+const COLUMNS = [
+  { title: 'Portion', dataIndex: 'number' },
+  { title: 'Weight', dataIndex: 'weight' },
+  { title: 'Thick in the pan', dataIndex: 'thick' },
+  { title: 'Face', dataIndex: 'face' },
+  { title: '', key: 'take' }
+]
+interface PortionRow {
+  readonly number: number
+  readonly weight: string
+  readonly thick: string
+  readonly face: string
+}
+const rows = computed(() =>
+  portions.value.map((p, i): PortionRow => ({
+    number: i + 1,
+    weight: mass(p.weightG),
+    thick: length(p.thicknessMm),
+    face: `${length(p.lengthMm)} × ${length(p.widthMm)}`
+  }))
+)
+
 const alike = computed(() => {
   const one = portions.value[chosen.value] as Portion | undefined
   if (!one) return 1
@@ -212,28 +234,20 @@ const alike = computed(() => {
       }}
     </p>
 
-    <table>
-      <thead>
-        <tr>
-          <th>Portion</th>
-          <th>Weight</th>
-          <th>Thick in the pan</th>
-          <th>Face</th>
-          <th></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="(p, i) in portions" :key="i" :class="{ on: i === chosen }" @click="chosen = i">
-          <td>{{ i + 1 }}</td>
-          <td>{{ mass(p.weightG) }}</td>
-          <td>{{ length(p.thicknessMm) }}</td>
-          <td>{{ length(p.lengthMm) }} × {{ length(p.widthMm) }}</td>
-          <td>
-            <a-button size="small" @click.stop="take(p, 1)">Measure this one</a-button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <a-table
+      class="portions"
+      size="small"
+      row-key="number"
+      :columns="COLUMNS"
+      :data-source="rows"
+      :pagination="false"
+      :row-class-name="(r: PortionRow) => (r.number === chosen + 1 ? 'on' : '')"
+      :custom-row="(r: PortionRow) => ({ onClick: () => (chosen = r.number - 1) })"
+    >
+      <template #bodyCell="{ column, record }">
+        <a-button v-if="column.key === 'take'" size="small" @click.stop="take(portions[record.number - 1], 1)">Measure this one</a-button>
+      </template>
+    </a-table>
     <a-button v-if="alike > 1" class="alike" @click="take(portions[chosen], Math.min(alike, 4))">
       Cook {{ Math.min(alike, 4) }} like number {{ chosen + 1 }} together
     </a-button>
@@ -295,28 +309,16 @@ text {
   text-anchor: middle;
   fill: var(--ink);
 }
-table {
-  border-collapse: collapse;
+.portions {
   margin: 10px 0;
-  font-size: 14.5px;
+  max-width: 760px;
 }
-th {
-  text-align: left;
-  font-weight: 400;
-  color: var(--ink-2);
-  font-size: 13px;
-}
-th,
-td {
-  padding: 3px 18px 3px 6px;
-  border-bottom: 1px solid var(--rule);
-}
-tr.on td {
+.portions :deep(tr.on td) {
   background: var(--tile);
 }
 @media (max-width: 600px) {
-  th:nth-child(4),
-  td:nth-child(4) {
+  .portions :deep(th:nth-child(4)),
+  .portions :deep(td:nth-child(4)) {
     display: none;
   }
   th,

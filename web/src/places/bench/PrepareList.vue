@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** Getting it ready: the schools with what each is worth, and a checklist dated back from the moment it goes in. */
+import MomentField from '../../ui/MomentField.vue'
+import { Button as AButton, Checkbox as ACheckbox, Table as ATable } from 'ant-design-vue'
 import dayjs from 'dayjs'
 import { computed, onMounted, onUnmounted } from 'vue'
 import { SURFACES, type SurfaceState } from '#core/meat/piece'
@@ -64,6 +66,13 @@ const tables = computed(() => {
     }
   ]
 })
+const columnsOf = (title: string) => [
+  { title, key: 'name', dataIndex: 'name', width: '30%' },
+  { title: 'begins to brown', dataIndex: 'browning' },
+  { title: 'on the heat', dataIndex: 'heat' },
+  { title: 'grey edge', dataIndex: 'grey' },
+  { title: 'starts at', dataIndex: 'start' }
+]
 const SALT_WHY: Record<Salting, string> = {
   'right before': 'So late, it draws no water.',
   '40 min before': 'Long enough to be drawn back in; pat off what is left.',
@@ -89,28 +98,23 @@ function setGoesIn(text: string): void {
       <p v-if="!store.comparable" class="quiet">A joint is not cooked in a pan: here the list counts, and its start.</p>
       <div v-else class="tables" :class="{ stale: !tables }" :aria-busy="!tables">
         <p v-if="!tables" class="quiet">Cooking it seven ways…</p>
-        <table v-for="t in tables ?? []" :key="t.title">
-          <thead>
-            <tr>
-              <th>{{ t.title }}</th>
-              <th>begins to brown</th>
-              <th>on the heat</th>
-              <th>grey edge</th>
-              <th>starts at</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="r in t.rows" :key="r.value" :class="{ on: r.on }">
-              <td>
-                <button type="button" :aria-pressed="r.on" @click="r.take()">{{ r.name }}</button>
-              </td>
-              <td>{{ r.browning }}</td>
-              <td>{{ r.heat }}</td>
-              <td>{{ r.grey }}</td>
-              <td>{{ r.start }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <a-table
+          v-for="t in tables ?? []"
+          :key="t.title"
+          class="worth"
+          size="small"
+          row-key="value"
+          :columns="columnsOf(t.title)"
+          :data-source="t.rows"
+          :pagination="false"
+          :row-class-name="(r: Row) => (r.on ? 'on' : '')"
+        >
+          <template #bodyCell="{ column, record }">
+            <a-button v-if="column.key === 'name'" class="link" :aria-pressed="record.on" @click="record.take()">{{
+              record.name
+            }}</a-button>
+          </template>
+        </a-table>
       </div>
       <div class="choices">
         <choice-row
@@ -153,42 +157,37 @@ function setGoesIn(text: string): void {
           :model-value="store.preparation.pepper"
           @update:model-value="v => store.change({ pepper: v })"
         />
-        <label class="check"
-          ><input type="checkbox" :checked="store.preparation.knife" @change="store.change({ knife: !store.preparation.knife })" /> Trim,
-          snip and score</label
-        >
-        <label class="check"
-          ><input type="checkbox" :checked="store.preparation.tie" @change="store.change({ tie: !store.preparation.tie })" /> Tie it</label
-        >
+        <a-checkbox class="check" :checked="store.preparation.knife" @update:checked="(knife: boolean) => store.change({ knife })">
+          Trim, snip and score
+        </a-checkbox>
+        <a-checkbox class="check" :checked="store.preparation.tie" @update:checked="(tie: boolean) => store.change({ tie })">
+          Tie it
+        </a-checkbox>
       </div>
     </section>
 
     <section>
       <h2>The list</h2>
-      <label class="goes"
-        >It goes in <input type="datetime-local" :value="goesIn" @change="e => setGoesIn((e.target as HTMLInputElement).value)"
-      /></label>
+      <moment-field class="goes" label="It goes in" :model-value="goesIn" @update:model-value="setGoesIn" />
       <ol>
         <li v-for="t in store.tasks" :key="t.id" :class="{ done: store.ticked.includes(t.id) }">
-          <label>
-            <input type="checkbox" :checked="store.ticked.includes(t.id)" @change="store.tick(t.id)" />
+          <a-checkbox class="task" :checked="store.ticked.includes(t.id)" @update:checked="store.tick(t.id)">
             <time>{{ when(t.before) }}</time>
             <span
               ><strong>{{ t.text }}</strong
               ><br /><span class="quiet">{{ t.because }}</span></span
             >
-          </label>
+          </a-checkbox>
         </li>
         <li class="in">
-          <label
-            ><span></span><time>{{ when(0) }}</time
-            ><strong>It goes in</strong></label
-          >
+          <p>
+            <time>{{ when(0) }}</time> <strong>It goes in</strong>
+          </p>
         </li>
         <li v-for="a in afterwards(store.preparation)" :key="a">
-          <label
-            ><span></span><time>after</time><strong>{{ a }}</strong></label
-          >
+          <p>
+            <time>after</time> <strong>{{ a }}</strong>
+          </p>
         </li>
       </ol>
     </section>
@@ -204,41 +203,10 @@ function setGoesIn(text: string): void {
 .tables {
   min-height: 270px;
 }
-table {
-  border-collapse: collapse;
-  width: 100%;
+.worth {
   margin: 8px 0 12px;
-  font-size: 14.5px;
 }
-th {
-  text-align: left;
-  font-weight: 400;
-  font-size: 13px;
-  color: var(--ink-2);
-}
-th:first-child {
-  color: var(--ink);
-  font-weight: 600;
-  width: 30%;
-}
-th,
-td {
-  padding: 4px 10px 4px 6px;
-  border-bottom: 1px solid var(--rule);
-}
-td button {
-  font: inherit;
-  border: 0;
-  background: none;
-  padding: 0;
-  cursor: pointer;
-  text-align: left;
-  color: inherit;
-  text-decoration: underline;
-  text-decoration-color: #a9b2ad;
-  text-underline-offset: 3px;
-}
-tr.on td {
+.worth :deep(tr.on td) {
   background: var(--tile);
   font-weight: 600;
 }
@@ -255,23 +223,10 @@ tr.on td {
   font-size: 13px;
 }
 .check {
-  display: flex;
-  gap: 7px;
-  align-items: center;
-  padding-top: 24px;
+  padding-top: 26px;
 }
 .goes {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  margin: 6px 0;
-}
-.goes input {
-  font: inherit;
-  border: 1px solid #a9b2ad;
-  border-radius: 3px;
-  background: #f8f9f6;
-  padding: 4px 8px;
+  margin: 6px 0 10px;
 }
 ol {
   list-style: none;
@@ -281,18 +236,24 @@ ol {
 li {
   border-top: 1px solid var(--rule);
 }
-li label {
-  display: grid;
-  grid-template-columns: 22px 74px 1fr;
-  gap: 6px;
+.task {
+  display: flex;
   padding: 8px 0;
-  cursor: pointer;
+}
+.task :deep(.ant-checkbox) {
+  align-self: flex-start;
+  top: 3px;
+}
+.task :deep(.ant-checkbox + span),
+li p {
+  flex: 1;
+  display: grid;
+  grid-template-columns: 76px 1fr;
+  gap: 6px;
   line-height: 1.4;
 }
-li input {
-  width: 18px;
-  height: 18px;
-  margin: 2px 0 0;
+li p {
+  padding: 8px 8px 8px 24px;
 }
 time {
   font-weight: 600;

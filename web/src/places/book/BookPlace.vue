@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** What happened: every cook, newest first, planned beside seen. */
-import { Input as AInput } from 'ant-design-vue'
+import { Button as AButton, Input as AInput, Table as ATable } from 'ant-design-vue'
 import { useDebounceFn } from '@vueuse/core'
 import dayjs from 'dayjs'
-import { onMounted, ref } from 'vue'
+import { onMounted, onUpdated, ref, useTemplateRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import type { CookSummary } from '#core/book/record'
 import type { CookState } from '#core/session/progress'
@@ -33,6 +33,9 @@ async function load(): Promise<void> {
 }
 const later = useDebounceFn(load, 200)
 onMounted(load)
+/** What is there to be seen alone has no name to be read. */
+const book = useTemplateRef<HTMLElement>('book')
+onUpdated(() => book.value?.querySelectorAll('[role=presentation]').forEach(icon => icon.removeAttribute('aria-label')))
 
 const degrees = (c: number | null): string => (c === null ? '—' : shownText(showTemperature(c, units.system)))
 const duration = (s: number | null): string => (s === null ? '—' : shownText(showDuration(s)))
@@ -54,10 +57,56 @@ function verdict(c: CookSummary): string {
     c.outcome.doneness === null ? 'not judged yet' : c.outcome.doneness === 'as wanted' ? 'as wanted' : `${c.outcome.doneness}done`
   return c.outcome.crust ? `${doneness}, crust ${c.outcome.crust}` : doneness
 }
+
+interface Column {
+  readonly key: string
+  readonly title: string
+  /** What the two figures are. */
+  readonly of?: string
+  readonly align?: 'right'
+  readonly says?: (c: CookSummary) => string
+  readonly sorter: (a: CookSummary, b: CookSummary) => number
+}
+const COLUMNS: Column[] = [
+  { key: 'cook', title: 'Cook', sorter: (a, b) => a.createdAt - b.createdAt },
+  {
+    key: 'to',
+    title: 'To',
+    align: 'right',
+    says: c => degrees(c.request.target.coreC),
+    sorter: (a, b) => a.request.target.coreC - b.request.target.coreC
+  },
+  {
+    key: 'time',
+    title: 'Time on the heat',
+    of: 'planned · seen',
+    align: 'right',
+    says: c => `${duration(c.planned.pullS)} · ${duration(c.seen.pullS)}`,
+    sorter: (a, b) => a.planned.pullS - b.planned.pullS
+  },
+  {
+    key: 'off',
+    title: 'Off the heat',
+    of: 'planned · read',
+    align: 'right',
+    says: c => `${degrees(c.planned.pullC)} · ${degrees(c.seen.pullC)}`,
+    sorter: (a, b) => a.planned.pullC - b.planned.pullC
+  },
+  {
+    key: 'highest',
+    title: 'Highest',
+    of: 'planned · read',
+    align: 'right',
+    says: c => `${degrees(c.planned.peakC)} · ${degrees(c.seen.highestC)}`,
+    sorter: (a, b) => a.planned.peakC - b.planned.peakC
+  },
+  { key: 'board', title: 'On the board', says: verdict, sorter: (a, b) => verdict(a).localeCompare(verdict(b)) }
+]
+const ofColumn = (key: unknown): Column | undefined => COLUMNS.find(c => c.key === key)
 </script>
 
 <template>
-  <main class="book">
+  <main ref="book" class="book">
     <h1>The book</h1>
     <div class="search">
       <a-input
@@ -69,40 +118,42 @@ function verdict(c: CookSummary): string {
         @update:value="later"
       />
     </div>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }} <button type="button" @click="load">Try again</button></p>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }} <a-button @click="load">Try again</a-button></p>
     <p v-else-if="cooks === null" class="quiet" role="status">Opening…</p>
     <p v-else-if="cooks.length === 0" class="quiet" role="status">
       <template v-if="search">Nothing in the book matches “{{ search }}”.</template>
       <template v-else>Nothing yet. The first cook you light at the <router-link to="/fire">fire</router-link> is written here.</template>
     </p>
-    <table v-else :class="{ old: trouble }">
-      <thead>
-        <tr>
-          <th>Cook</th>
-          <th class="n">To</th>
-          <th class="n">Time on the heat<br /><small>planned · seen</small></th>
-          <th class="n">Off the heat<br /><small>planned · read</small></th>
-          <th class="n">Highest<br /><small>planned · read</small></th>
-          <th>On the board</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="c in cooks" :key="c.id">
-          <td>
-            <router-link :to="`/book/${c.id}`" class="title">{{ c.title }}</router-link>
-            <span class="quiet"
-              >{{ dayjs(c.createdAt).format('D MMM YYYY, HH:mm') }} · {{ nameOf(c) }},
-              {{ shownText(showLength(c.request.piece.thicknessMm, units.system)) }}</span
-            >
-          </td>
-          <td class="n">{{ degrees(c.request.target.coreC) }}</td>
-          <td class="n">{{ duration(c.planned.pullS) }} · {{ duration(c.seen.pullS) }}</td>
-          <td class="n">{{ degrees(c.planned.pullC) }} · {{ degrees(c.seen.pullC) }}</td>
-          <td class="n">{{ degrees(c.planned.peakC) }} · {{ degrees(c.seen.highestC) }}</td>
-          <td>{{ verdict(c) }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <a-table
+      v-else
+      class="cooks"
+      :class="{ old: trouble }"
+      row-key="id"
+      :columns="COLUMNS"
+      :data-source="[...cooks]"
+      :pagination="{ pageSize: 25, hideOnSinglePage: true, showSizeChanger: false }"
+      :scroll="{}"
+    >
+      <template #headerCell="{ column }">
+        <span>{{ column.title }}</span>
+        <template v-if="ofColumn(column.key)?.of"
+          ><br /><small>{{ ofColumn(column.key)?.of }}</small></template
+        >
+      </template>
+      <template #bodyCell="{ column, record: c }">
+        <template v-if="column.key === 'cook'">
+          <router-link :to="`/book/${c.id}`" class="title">{{ c.title }}</router-link>
+          <span class="quiet"
+            >{{ dayjs(c.createdAt).format('D MMM YYYY, HH:mm') }} · {{ nameOf(c as CookSummary) }},
+            {{ shownText(showLength(c.request.piece.thicknessMm, units.system)) }}</span
+          >
+        </template>
+        <template v-else>
+          <small class="on-phone">{{ column.title }}{{ ofColumn(column.key)?.of ? `, ${ofColumn(column.key)?.of}` : '' }}</small>
+          {{ ofColumn(column.key)?.says?.(c as CookSummary) }}
+        </template>
+      </template>
+    </a-table>
     <lesson-board v-if="cooks !== null && cooks.length > 0 && !search" />
   </main>
 </template>
@@ -120,39 +171,15 @@ function verdict(c: CookSummary): string {
   border-left: 3px solid var(--oxblood);
   padding-left: 12px;
 }
-.trouble button {
-  font: inherit;
-  background: none;
-  border: 1px solid #a9b2ad;
-  border-radius: 3px;
-  padding: 4px 12px;
-  margin-left: 8px;
-  cursor: pointer;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th {
-  font-weight: 500;
-  font-size: 13.5px;
-  color: var(--ink-2);
-  text-align: left;
+.cooks :deep(th) {
   vertical-align: bottom;
-  padding: 6px 14px 6px 0;
 }
 small {
   font-size: 12.5px;
+  font-weight: 400;
 }
-td {
-  border-top: 1px solid var(--rule);
-  padding: 11px 14px 11px 0;
-  vertical-align: top;
-}
-.n {
-  text-align: right;
-  white-space: nowrap;
-  padding-right: 30px;
+.on-phone {
+  display: none;
 }
 .title {
   display: block;
@@ -165,7 +192,7 @@ td {
   color: var(--oxblood);
   text-decoration: underline;
 }
-td .quiet {
+.cooks .quiet {
   font-size: 13.5px;
 }
 main a:not(.title) {
@@ -179,22 +206,26 @@ main a:not(.title) {
   .book {
     padding: 14px 16px;
   }
-  thead {
+  .cooks :deep(thead) {
     display: none;
   }
-  tr {
+  .cooks :deep(tr.ant-table-row) {
     display: grid;
     grid-template-columns: 1fr 1fr;
     border-top: 1px solid var(--rule);
     padding: 8px 0;
   }
-  td {
+  .cooks :deep(tr.ant-table-row > td) {
     border: 0;
     padding: 3px 0;
-    text-align: left;
+    text-align: start !important;
   }
-  td:first-child {
+  .cooks :deep(tr.ant-table-row > td:first-child) {
     grid-column: 1 / -1;
+  }
+  .on-phone {
+    display: block;
+    color: var(--ink-2);
   }
 }
 </style>

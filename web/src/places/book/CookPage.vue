@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One cook, planned against seen. */
+import { Button as AButton, Table as ATable } from 'ant-design-vue'
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import dayjs from 'dayjs'
 import { RouterLink, useRoute } from 'vue-router'
@@ -106,6 +107,11 @@ const rows = computed(() => {
     { what: 'Cook loss', planned: `${Math.round(planned.loss * 100)} %`, seen: '—' }
   ]
 })
+const COLUMNS = [
+  { title: '', dataIndex: 'what', rowScope: 'row' as const },
+  { title: 'planned', dataIndex: 'planned', align: 'right' as const },
+  { title: 'seen', dataIndex: 'seen', align: 'right' as const }
+]
 const how = computed(() => {
   const r = record.value
   if (!r) return ''
@@ -158,11 +164,9 @@ const file = computed(() =>
 <template>
   <main class="cook">
     <p class="back"><router-link to="/book">The book</router-link></p>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }} <button type="button" @click="load">Try again</button></p>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }} <a-button @click="load">Try again</a-button></p>
     <p v-if="!record && !trouble" class="quiet" role="status">Opening…</p>
-    <div v-if="removed" class="trouble" role="status">
-      Taken out of the book. <button type="button" @click="restore">Put it back</button>
-    </div>
+    <div v-if="removed" class="trouble" role="status">Taken out of the book. <a-button @click="restore">Put it back</a-button></div>
     <template v-if="record">
       <div class="head">
         <div>
@@ -174,7 +178,7 @@ const file = computed(() =>
         </div>
         <div class="tools">
           <a :href="file" :download="`macellaio-${record.id}.json`">Save as JSON</a>
-          <button v-if="!removed" type="button" @click="remove">Take out of the book</button>
+          <a-button v-if="!removed" @click="remove">Take out of the book</a-button>
         </div>
       </div>
       <div class="parts">
@@ -202,22 +206,7 @@ const file = computed(() =>
           <cook-chart :record="record" />
         </section>
         <section aria-label="Figures and verdict">
-          <table>
-            <thead>
-              <tr>
-                <th></th>
-                <th>planned</th>
-                <th>seen</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="r in rows" :key="r.what">
-                <th scope="row">{{ r.what }}</th>
-                <td>{{ r.planned }}</td>
-                <td>{{ r.seen }}</td>
-              </tr>
-            </tbody>
-          </table>
+          <a-table class="figures" size="small" row-key="what" :columns="COLUMNS" :data-source="rows" :pagination="false" />
           <h2>On the board</h2>
           <outcome-form :outcome="record.outcome" @change="judge" />
           <h2>As it happened</h2>
@@ -257,14 +246,6 @@ a {
   align-items: baseline;
   white-space: nowrap;
 }
-button {
-  font: inherit;
-  background: none;
-  border: 1px solid #a9b2ad;
-  border-radius: 3px;
-  padding: 4px 12px;
-  cursor: pointer;
-}
 .trouble {
   border-left: 3px solid var(--oxblood);
   padding-left: 12px;
@@ -276,29 +257,10 @@ button {
   gap: 40px;
   margin-top: 18px;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
+.figures {
   margin-bottom: 20px;
 }
-th,
-td {
-  text-align: right;
-  padding: 7px 0 7px 12px;
-  border-top: 1px solid var(--rule);
-  font-weight: 400;
-}
-thead th {
-  border: 0;
-  color: var(--ink-2);
-  font-size: 13.5px;
-}
-tbody th {
-  text-align: left;
-  padding-left: 0;
-  color: var(--ink-2);
-}
-td {
+.figures :deep(td + td) {
   font-weight: 600;
 }
 h2 {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What finished cooks teach of the kit: how much heat a pan gives, how hot an oven is, how sure that is, and whether plans go by it. */
+import { Button as AButton } from 'ant-design-vue'
 import { computed, onMounted, onUnmounted, ref, shallowRef } from 'vue'
 import type { Lesson } from '#core/book/lessons'
 import type { Kit } from '#core/kit/kit'
@@ -126,10 +127,10 @@ function planWith({ shelf, id }: Lesson, value: number | null): void {
         <span class="does">
           <template v-if="r.used !== null">
             <span class="quiet">plans go by {{ r.used }}</span>
-            <button v-if="r.enough && !r.same" type="button" @click="planWith(r.lesson, r.lesson.value)">Plan with this</button>
-            <button type="button" @click="planWith(r.lesson, null)">As usual again</button>
+            <a-button v-if="r.enough && !r.same" @click="planWith(r.lesson, r.lesson.value)">Plan with this</a-button>
+            <a-button @click="planWith(r.lesson, null)">As usual again</a-button>
           </template>
-          <button v-else-if="r.enough && !r.same" type="button" @click="planWith(r.lesson, r.lesson.value)">Plan with this</button>
+          <a-button v-else-if="r.enough && !r.same" @click="planWith(r.lesson, r.lesson.value)">Plan with this</a-button>
           <span v-else class="quiet">{{ r.enough ? 'as plans have it' : 'too little yet to plan with' }}</span>
         </span>
       </li>
@@ -194,15 +195,8 @@ li {
   gap: 4px 14px;
   align-items: center;
 }
-button {
-  font: inherit;
-  min-height: 40px;
-  padding: 4px 14px;
-  border: 1px solid var(--ink-2);
-  border-radius: 3px;
-  background: #f7f8f5;
-  color: inherit;
-  cursor: pointer;
+.does .ant-btn {
+  height: 40px;
 }
 @media (max-width: 900px) {
   li {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What the cut face showed. */
+import { Button as AButton, Textarea as ATextarea } from 'ant-design-vue'
 import { onBeforeUnmount, ref, useId, watch } from 'vue'
 import { CRUSTS, VERDICTS, type Crust, type Outcome, type Verdict } from '#core/book/record'
 import { NOTES_LENGTH } from '#core/book/cookSchema'
@@ -42,42 +43,40 @@ const WORDS: Record<Verdict, string> = { under: 'underdone', 'as wanted': 'as wa
     <div role="group" :aria-labelledby="`${id}-d`">
       <span :id="`${id}-d`">Doneness</span>
       <div class="bar">
-        <button
+        <a-button
           v-for="v in VERDICTS"
           :key="v"
-          type="button"
           :aria-pressed="outcome.doneness === v"
           @click="choose({ doneness: again<Verdict>(outcome.doneness, v) })"
         >
           {{ WORDS[v] }}
-        </button>
+        </a-button>
       </div>
     </div>
     <div role="group" :aria-labelledby="`${id}-c`">
       <span :id="`${id}-c`">Crust</span>
       <div class="bar">
-        <button
+        <a-button
           v-for="c in CRUSTS"
           :key="c"
-          type="button"
           :aria-pressed="outcome.crust === c"
           @click="choose({ crust: again<Crust>(outcome.crust, c) })"
         >
           {{ c }}
-        </button>
+        </a-button>
       </div>
     </div>
     <div>
       <label :for="`${id}-n`">Notes</label>
-      <textarea
+      <a-textarea
         :id="`${id}-n`"
-        v-model="notes"
-        rows="3"
+        v-model:value="notes"
+        :rows="3"
         :maxlength="NOTES_LENGTH"
         placeholder="Juices, colour, what to do differently"
         @input="typed"
         @blur="flush"
-      ></textarea>
+      />
     </div>
   </div>
 </template>
@@ -100,53 +99,27 @@ label {
   gap: 8px;
   flex-wrap: wrap;
 }
-button {
-  min-height: 40px;
-  padding: 0 16px;
-  border: 1px solid #a9b2ad;
-  border-radius: 3px;
-  background: #f8f9f6;
-  color: var(--ink);
-  font: inherit;
-  cursor: pointer;
+.bar .ant-btn {
+  height: 40px;
 }
-button[aria-pressed='true'] {
+.bar .ant-btn[aria-pressed='true'] {
   background: var(--ink);
   color: var(--chalk);
   border-color: var(--ink);
-}
-textarea {
-  width: 100%;
-  font: inherit;
-  padding: 8px 10px;
-  border: 1px solid #a9b2ad;
-  border-radius: 3px;
-  background: #f8f9f6;
-  color: var(--ink);
-  resize: vertical;
 }
 .dark span,
 .dark label {
   color: #b5bab6;
   font-size: 17px;
 }
-.dark button {
-  min-height: 60px;
+.dark .ant-btn {
+  height: 60px;
   padding: 0 24px;
   font-size: 19px;
-  background: #20262a;
-  border-color: #30383c;
-  color: var(--chalk);
 }
-.dark button[aria-pressed='true'] {
+.dark .ant-btn[aria-pressed='true'] {
   background: #e69f3c;
   border-color: #e69f3c;
   color: #17120a;
-}
-.dark textarea {
-  background: #0b0d0e;
-  color: var(--chalk);
-  border-color: #4a5357;
-  font-size: 18px;
 }
 </style>

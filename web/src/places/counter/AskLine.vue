@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What the cook is after, in one sentence to fill in. */
-import { InputNumber as AInputNumber } from 'ant-design-vue'
+import PickField from '../../ui/PickField.vue'
+import { Checkbox as ACheckbox, InputNumber as AInputNumber } from 'ant-design-vue'
 import { computed } from 'vue'
 import type { Appetite, Table } from '#core/shop/choose'
 import type { Heat } from '#core/meat/cut'
@@ -21,7 +22,7 @@ const tables: { value: Table; label: string }[] = [
   { value: 'well done', label: 'all well done' }
 ]
 const times = [20, 30, 45, 60, 90, 120, 180, 240, 360].map(m => ({
-  value: m,
+  value: String(m),
   label: m < 90 ? `${m} min` : `${m / 60} h`.replace('.5', '½')
 }))
 const kit: { heat: Heat; label: string }[] = [
@@ -46,7 +47,6 @@ function setBudget(value: unknown): void {
 function setGuests(value: unknown): void {
   if (typeof value === 'number' && value >= 1 && value <= 60) counter.change({ guests: Math.round(value) })
 }
-const value = (e: Event): string => (e.target as HTMLSelectElement).value
 </script>
 
 <template>
@@ -54,42 +54,44 @@ const value = (e: Event): string => (e.target as HTMLSelectElement).value
     <label
       >for <a-input-number :value="counter.ask.guests" :min="1" :max="60" :precision="0" aria-label="Guests" @change="setGuests"
     /></label>
-    <label>
-      <span class="hidden">Appetite</span>
-      <select :value="counter.ask.appetite" @change="e => counter.change({ appetite: value(e) as Appetite })">
-        <option v-for="a in appetites" :key="a.value" :value="a.value">{{ a.label }}</option>
-      </select>
-    </label>
-    <label>
-      done
-      <select :value="counter.ask.table" @change="e => counter.change({ table: value(e) as Table })">
-        <option v-for="t in tables" :key="t.value" :value="t.value">{{ t.label }}</option>
-      </select>
-    </label>
-    <label>
-      within
-      <select :value="counter.ask.minutes" @change="e => counter.change({ minutes: Number(value(e)) })">
-        <option v-for="t in times" :key="t.value" :value="t.value">{{ t.label }}</option>
-      </select>
-    </label>
+    <pick-field
+      inline="label hidden"
+      label="Appetite"
+      :model-value="counter.ask.appetite"
+      :options="appetites"
+      @update:model-value="v => counter.change({ appetite: v as Appetite })"
+    />
+    <pick-field
+      inline="label seen"
+      label="done"
+      :model-value="counter.ask.table"
+      :options="tables"
+      @update:model-value="v => counter.change({ table: v as Table })"
+    />
+    <pick-field
+      inline="label seen"
+      label="within"
+      :model-value="String(counter.ask.minutes)"
+      :options="times"
+      @update:model-value="v => counter.change({ minutes: Number(v) })"
+    />
     <label class="money">
       up to
       <a-input-number
         v-bind="budget === undefined ? {} : { value: budget }"
         :min="0"
         :controls="false"
+        :parser="(written: string | undefined) => (written ?? '').replace(',', '.')"
         :aria-label="`Most ${perMass(units.system).words} may cost`"
         placeholder="any price"
         @change="setBudget"
       />
       {{ perMass(units.system).words }}
     </label>
-    <fieldset>
-      <legend>on</legend>
-      <label v-for="k in kit" :key="k.heat" class="kit" :class="{ on: has(k.heat) }">
-        <input type="checkbox" :checked="has(k.heat)" @change="toggle(k.heat)" />{{ k.label }}
-      </label>
-    </fieldset>
+    <span class="part" role="group" aria-label="On">
+      on
+      <a-checkbox v-for="k in kit" :key="k.heat" :checked="has(k.heat)" @update:checked="toggle(k.heat)">{{ k.label }}</a-checkbox>
+    </span>
   </div>
 </template>
 
@@ -102,22 +104,13 @@ const value = (e: Event): string => (e.target as HTMLSelectElement).value
   margin: 8px 0 10px;
   font-size: 15.5px;
 }
-.ask > label {
+.ask > label,
+.part {
   display: inline-flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 6px;
   color: var(--ink-2);
-}
-select {
-  font: inherit;
-  font-weight: 600;
-  color: var(--ink);
-  border: 0;
-  border-bottom: 2px solid var(--oxblood);
-  background: none;
-  padding: 3px 2px;
-  cursor: pointer;
-  max-width: 100%;
 }
 .ask :deep(.ant-input-number) {
   width: 62px;
@@ -131,63 +124,8 @@ select {
 .money :deep(.ant-input-number) {
   width: 96px;
 }
-fieldset {
-  display: inline-flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px;
-  border: 0;
-  margin: 0;
-  padding: 0;
-}
-legend {
-  float: left;
-  width: auto;
-  font-size: inherit;
-  border: 0;
-  color: var(--ink-2);
-  padding: 0;
-  margin-right: 2px;
-}
-.kit {
-  position: relative;
-  padding: 3px 10px;
-  border: 1px solid #a9b2ad;
-  border-radius: 15px;
-  cursor: pointer;
-  background: #f8f9f6;
-}
-.kit.on {
-  background: var(--ink);
-  color: var(--chalk);
-  border-color: var(--ink);
-}
-.kit input {
-  position: absolute;
-  inset: 0;
-  opacity: 0;
-  margin: 0;
-  cursor: pointer;
-}
-.kit:focus-within {
-  outline: 3px solid var(--brass);
-  outline-offset: 2px;
-}
-.hidden {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
-}
-@media (max-width: 760px) {
-  select,
-  .kit {
-    min-height: 40px;
-  }
-  .kit {
-    display: inline-flex;
-    align-items: center;
-  }
+.ask :deep(.ant-checkbox-wrapper) {
+  color: var(--ink);
+  margin: 0 4px 0 0;
 }
 </style>

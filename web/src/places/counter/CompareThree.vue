@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Three cuts side by side on one scale: what the cook weighs against each other. */
+import { Button as AButton, InputNumber as AInputNumber } from 'ant-design-vue'
 import { computed } from 'vue'
 import { costOf, USUAL_LOSS } from '#core/shop/cost'
 import { tendernessWord, type Cut } from '#core/meat/cut'
@@ -43,13 +44,14 @@ const because = (cut: Cut): string => {
   const choice = counter.choices.find(c => c.cut.id === cut.id)
   return choice ? (choice.reasons[0] ?? '') : (cut.braise?.because ?? cut.suits[0].because)
 }
-function typed(cut: Cut, text: string): void {
-  const value = Number(text.replace(',', '.'))
-  counter.price(cut.id, text.trim() === '' || !(value > 0) ? null : value * perMass(units.system).factor)
+/** A comma will do. */
+const pointed = (written: string | undefined): string => (written ?? '').replace(',', '.')
+function priced(cut: Cut, value: unknown): void {
+  counter.price(cut.id, typeof value === 'number' && value > 0 ? value * perMass(units.system).factor : null)
 }
-const shownPrice = (cut: Cut): string => {
+const priceOf = (cut: Cut): number | null => {
   const price = counter.ask.prices[cut.id] as number | undefined
-  return price === undefined ? '' : String(Number((price / perMass(units.system).factor).toFixed(2)))
+  return price === undefined ? null : Number((price / perMass(units.system).factor).toFixed(2))
 }
 </script>
 
@@ -58,17 +60,16 @@ const shownPrice = (cut: Cut): string => {
     <article v-for="cut in cuts" :key="cut.id" :class="{ on: cut.id === counter.chosenId }">
       <header>
         <h3>
-          <button type="button" @click="counter.choose(cut.id)">{{ cut.name }}</button>
+          <a-button class="card" @click="counter.choose(cut.id)">{{ cut.name }}</a-button>
         </h3>
-        <button
-          type="button"
+        <a-button
           class="pin"
           :aria-pressed="counter.pinned.includes(cut.id)"
           :title="counter.pinned.includes(cut.id) ? 'Let it go' : 'Keep it here to compare'"
           @click="counter.pin(cut.id)"
         >
           {{ counter.pinned.includes(cut.id) ? 'kept' : 'keep' }}
-        </button>
+        </a-button>
       </header>
       <cut-drawing :cut="cut" :scale="scale" :width="250" :height="92" />
       <p class="because">{{ because(cut) }}</p>
@@ -85,11 +86,14 @@ const shownPrice = (cut: Cut): string => {
       </dl>
       <label class="price">
         Its price {{ perMass(units.system).words }}
-        <input
-          :value="shownPrice(cut)"
-          inputmode="decimal"
+        <a-input-number
+          v-bind="priceOf(cut) === null ? {} : { value: priceOf(cut) as number }"
+          :min="0"
+          :controls="false"
+          :parser="pointed"
+          size="small"
           placeholder="–"
-          @change="e => typed(cut, (e.target as HTMLInputElement).value)"
+          @change="value => priced(cut, value)"
         />
       </label>
     </article>
@@ -120,26 +124,14 @@ h3 {
   flex: 1;
   font-size: 20px;
 }
-h3 button {
-  font: inherit;
-  border: 0;
-  background: none;
-  padding: 0;
-  cursor: pointer;
-  color: inherit;
-  text-align: left;
-}
-.pin {
-  font: inherit;
+.pin.ant-btn {
+  height: 26px;
   font-size: 13px;
-  border: 1px solid #a9b2ad;
-  border-radius: 12px;
-  background: none;
-  padding: 3px 10px;
-  cursor: pointer;
+  border-radius: 13px;
+  padding: 0 10px;
   color: var(--ink-2);
 }
-.pin[aria-pressed='true'] {
+.pin.ant-btn[aria-pressed='true'] {
   background: var(--ink);
   color: var(--chalk);
 }
@@ -190,13 +182,8 @@ dd {
   font-size: 13.5px;
   color: var(--ink-2);
 }
-.price input {
-  width: 72px;
-  font: inherit;
-  border: 0;
-  border-bottom: 1px solid #8b9592;
-  background: none;
-  padding: 2px 4px;
+.price :deep(.ant-input-number) {
+  width: 76px;
 }
 @media (max-width: 760px) {
   .three {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What do I buy, and what is this packet? */
-import { Button as AButton, Input as AInput } from 'ant-design-vue'
+import OnSlate from '../../ui/OnSlate.vue'
+import { Button as AButton, Input as AInput, Radio as ARadio, RadioGroup as ARadioGroup } from 'ant-design-vue'
 import { computed, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { isTender, REGION_NAMES, REGIONS, tendernessWord, type Cut, type Region } from '#core/meat/cut'
@@ -25,7 +26,7 @@ const draft = useDraft()
 const router = useRouter()
 const identifying = ref(false)
 const tinted = ref<'tenderness' | 'what suits me'>('tenderness')
-const sheet = ref<'about it' | 'order slip'>('about it')
+const sheet = ref<'about' | 'order'>('about')
 
 const matches = computed(() => findCuts(counter.query))
 const where = computed(() => askWhere(counter.query))
@@ -146,9 +147,21 @@ const settle = (region: Region, cut: Cut): void => {
       <compare-three v-if="!searching && !identifying" />
 
       <h2 v-if="rows.length > 0" class="all">{{ searching ? 'Found' : `All ${CUTS.length} cuts, what suits you first` }}</h2>
-      <div class="table" role="radiogroup" aria-label="Cuts">
-        <label v-for="r in rows" :key="r.cut.id" class="row" :class="{ on: r.cut.id === counter.chosenId, tough: !isTender(r.cut) }">
-          <input type="radio" name="cut" :checked="r.cut.id === counter.chosenId" @change="counter.choose(r.cut.id)" />
+      <a-radio-group
+        class="table"
+        :value="counter.chosenId"
+        name="cut"
+        role="radiogroup"
+        aria-label="Cuts"
+        @update:value="(id: string) => counter.choose(id)"
+      >
+        <a-radio
+          v-for="r in rows"
+          :key="r.cut.id"
+          :value="r.cut.id"
+          class="row"
+          :class="{ on: r.cut.id === counter.chosenId, tough: !isTender(r.cut) }"
+        >
           <cut-drawing :cut="r.cut" :scale="0.26" :width="92" :height="48" />
           <span class="called">
             <span class="name">{{ r.cut.name }}</span>
@@ -158,33 +171,36 @@ const settle = (region: Region, cut: Cut): void => {
           <span class="says"
             >{{ r.says.join(' ') }} <em v-if="r.against">{{ r.against }}</em></span
           >
-        </label>
-      </div>
+        </a-radio>
+      </a-radio-group>
     </main>
 
-    <aside class="slate" aria-label="The cut chosen">
-      <pick-field
-        class="region"
-        label="Butcher in"
-        :model-value="counter.region"
-        :options="REGIONS.map(r => ({ value: r, label: REGION_NAMES[r] }))"
-        @update:model-value="v => (counter.region = v as Region)"
-      />
-      <h2 class="chosen">{{ counter.chosen.name }}</h2>
-      <p class="quiet">{{ nameIn(counter.chosen, counter.region) }} · {{ counter.chosen.muscle }}, {{ counter.chosen.primal }}</p>
-      <tab-row
-        v-model="sheet"
-        class="sheets"
-        label="Sheet"
-        :options="[
-          { value: 'about it', label: 'About it' },
-          { value: 'order slip', label: 'Order slip' }
-        ]"
-      />
-      <cut-facts v-if="sheet === 'about it'" :cut="counter.chosen" />
-      <order-sheet v-else />
-      <a-button v-if="isTender(counter.chosen)" class="go" block @click="take">Take it to the bench</a-button>
-    </aside>
+    <on-slate>
+      <aside class="slate" aria-label="The cut chosen">
+        <pick-field
+          class="region"
+          label="Butcher in"
+          :model-value="counter.region"
+          :options="REGIONS.map(r => ({ value: r, label: REGION_NAMES[r] }))"
+          @update:model-value="v => (counter.region = v as Region)"
+        />
+        <h2 class="chosen">{{ counter.chosen.name }}</h2>
+        <p class="quiet">{{ nameIn(counter.chosen, counter.region) }} · {{ counter.chosen.muscle }}, {{ counter.chosen.primal }}</p>
+        <tab-row
+          v-model="sheet"
+          class="sheets"
+          label="Sheet"
+          :options="[
+            { value: 'about', label: 'About it' },
+            { value: 'order', label: 'Order slip' }
+          ]"
+        >
+          <template #about><cut-facts :cut="counter.chosen" /></template>
+          <template #order><order-sheet /></template>
+        </tab-row>
+        <a-button v-if="isTender(counter.chosen)" class="go" block @click="take">Take it to the bench</a-button>
+      </aside>
+    </on-slate>
   </div>
 </template>
 
@@ -225,16 +241,29 @@ const settle = (region: Region, cut: Cut): void => {
 .all {
   margin: 18px 0 6px;
 }
+.table {
+  display: block;
+}
 .row {
-  position: relative;
+  display: flex;
+  margin: 0;
+  border-top: 1px solid var(--rule);
+  padding: 5px 10px;
+  cursor: pointer;
+}
+/* The whole row is the button: its dot is not shown. */
+.row :deep(.ant-radio) {
+  position: absolute;
+  opacity: 0;
+}
+.row :deep(.ant-radio + span) {
+  flex: 1;
+  padding: 0;
   display: grid;
   grid-template-columns: 92px minmax(130px, 1fr) 110px minmax(180px, 2fr);
   gap: 0 14px;
   align-items: center;
-  border-top: 1px solid var(--rule);
-  padding: 5px 10px;
   font-size: 14.5px;
-  cursor: pointer;
 }
 .row:hover {
   background: #f6f7f4;
@@ -246,10 +275,6 @@ const settle = (region: Region, cut: Cut): void => {
 .row:focus-within {
   outline: 3px solid var(--brass);
   outline-offset: -3px;
-}
-.row input {
-  position: absolute;
-  opacity: 0;
 }
 .called {
   display: flex;
@@ -299,7 +324,7 @@ const settle = (region: Region, cut: Cut): void => {
     0 26px 0 6px var(--slate);
 }
 @media (max-width: 760px) {
-  .row {
+  .row :deep(.ant-radio + span) {
     grid-template-columns: 70px 1fr;
   }
   .tender,

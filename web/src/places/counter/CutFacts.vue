@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Everything known of one cut. */
+import { Button as AButton } from 'ant-design-vue'
 import { computed } from 'vue'
 import { REGION_NAMES, REGIONS, SOURCES, tendernessWord, type Cut } from '#core/meat/cut'
 import { cutById } from '#core/meat/cuts'
@@ -82,7 +83,7 @@ const force = computed(() =>
     <p v-for="p in cut.pitfalls" :key="p" class="mind">{{ p }}</p>
     <h3>Instead</h3>
     <p v-for="s in cut.substitutes" :key="s.id" class="mind">
-      <button type="button" @click="counter.choose(s.id)">{{ cutById(s.id)?.name }}</button>: {{ s.because }}
+      <a-button class="link" @click="counter.choose(s.id)">{{ cutById(s.id)?.name }}</a-button>: {{ s.because }}
     </p>
     <h3>Called</h3>
     <dl class="names">
@@ -141,16 +142,6 @@ dt::first-letter {
   font-size: 14px;
   line-height: 1.45;
   padding: 3px 0;
-}
-.mind button {
-  font: inherit;
-  border: 0;
-  padding: 0;
-  background: none;
-  color: var(--chalk);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
 }
 .source {
   font-size: 12.5px;

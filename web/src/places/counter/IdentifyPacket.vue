@@ -39,16 +39,16 @@ function back(): void {
     </template>
     <p class="quiet count">
       {{ left.length }} it can still be
-      <button v-if="order.length > 0" type="button" @click="back">One question back</button>
-      <button type="button" @click="emit('close')">Stop asking</button>
+      <a-button v-if="order.length > 0" class="link" @click="back">One question back</a-button>
+      <a-button class="link" @click="emit('close')">Stop asking</a-button>
     </p>
     <ul v-if="left.length <= 9">
       <li v-for="cut in left" :key="cut.id">
-        <button type="button" @click="emit('choose', cut.id)">
+        <a-button class="card" @click="emit('choose', cut.id)">
           <cut-drawing :cut="cut" :scale="0.36" :width="112" :height="62" />
           <strong>{{ cut.name }}</strong>
           <span class="quiet">{{ isTender(cut) ? cut.grain.text : 'for a braise' }}</span>
-        </button>
+        </a-button>
       </li>
     </ul>
   </section>
@@ -80,16 +80,6 @@ h2 {
   gap: 14px;
   align-items: center;
 }
-.count button {
-  font: inherit;
-  border: 0;
-  background: none;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
-  color: var(--ink);
-  padding: 4px 0;
-}
 ul {
   list-style: none;
   margin: 12px 0 0;
@@ -98,22 +88,16 @@ ul {
   grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
   gap: 8px;
 }
-li button {
+.card.ant-btn {
   width: 100%;
   height: 100%;
   display: flex;
   flex-direction: column;
   align-items: flex-start;
-  text-align: left;
-  font: inherit;
   border: 1px solid var(--rule);
   background: var(--marble);
   padding: 8px 10px;
-  cursor: pointer;
   gap: 2px;
-}
-li button:hover {
-  border-color: var(--oxblood);
 }
 li .quiet {
   font-size: 13px;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What to say to the butcher, and why that thickness. */
-import { Button as AButton, Input as AInput, Modal as AModal } from 'ant-design-vue'
+import { Button as AButton, Checkbox as ACheckbox, Input as AInput, InputNumber as AInputNumber, Modal as AModal } from 'ant-design-vue'
 import { computed, ref, watch } from 'vue'
 import { REGION_NAMES } from '#core/meat/cut'
 import { slipOf, slipText } from '#core/shop/orderSlip'
@@ -97,17 +97,12 @@ const print = (): void => window.print()
       <div class="fields">
         <label class="number">
           Number
-          <input
-            type="number"
+          <a-input-number
             :value="counter.slip.pieces"
             :min="ORDER_LIMITS.pieces[0]"
             :max="ORDER_LIMITS.pieces[1]"
-            @change="
-              e => {
-                const n = Math.round(Number((e.target as HTMLInputElement).value))
-                if (n >= 1 && n <= 60) counter.changeOrder({ pieces: n })
-              }
-            "
+            :precision="0"
+            @change="n => typeof n === 'number' && counter.changeOrder({ pieces: n })"
           />
         </label>
         <quantity-field
@@ -133,17 +128,10 @@ const print = (): void => window.print()
           :model-value="counter.slip.fatMm"
           @update:model-value="v => counter.changeOrder({ fatMm: v })"
         />
-        <label
-          ><input type="checkbox" :checked="counter.slip.tied" @change="counter.changeOrder({ tied: !counter.slip.tied })" /> Tied</label
-        >
-        <label>
-          <input
-            type="checkbox"
-            :checked="counter.slip.notNeedled"
-            @change="counter.changeOrder({ notNeedled: !counter.slip.notNeedled })"
-          />
+        <a-checkbox :checked="counter.slip.tied" @update:checked="(tied: boolean) => counter.changeOrder({ tied })">Tied</a-checkbox>
+        <a-checkbox :checked="counter.slip.notNeedled" @update:checked="(notNeedled: boolean) => counter.changeOrder({ notNeedled })">
           Not tenderised by needles
-        </label>
+        </a-checkbox>
         <label class="wide">
           Anything else
           <a-input :value="counter.slip.note" :maxlength="400" @update:value="(v: string) => counter.changeOrder({ note: v })" />
@@ -190,9 +178,6 @@ h3 {
   margin-top: 12px;
 }
 .acts .ant-btn {
-  background: var(--slate-2);
-  color: var(--chalk);
-  border-color: #6b7173;
   height: 40px;
 }
 .said {
@@ -217,15 +202,6 @@ h3 {
   flex-direction: column;
   font-size: 13px;
   color: var(--ink-2);
-}
-.number input {
-  height: 32px;
-  font: inherit;
-  font-size: 15px;
-  border: 1px solid #a9b2ad;
-  border-radius: 3px;
-  padding: 0 10px;
-  background: #f8f9f6;
 }
 @media print {
   .acts,

@@ -3,6 +3,7 @@
  * The side of beef: muscles where they lie, lined along the grain, tinted by tenderness or
  * by what suits the question asked. One stop for the keyboard; arrows go from muscle to muscle.
  */
+import { RadioButton as ARadioButton, RadioGroup as ARadioGroup } from 'ant-design-vue'
 import { computed, nextTick, ref, useId, useTemplateRef, watch } from 'vue'
 import { isTender, tendernessWord } from '#core/meat/cut'
 import { cutById } from '#core/meat/cuts'
@@ -146,10 +147,10 @@ function go(event: KeyboardEvent, from: PlacedMuscle, dx: number, dy: number): v
 
 <template>
   <div class="side">
-    <div class="layers" role="group" aria-label="Layer shown">
-      <button type="button" :aria-pressed="layer === 'outer'" @click="layer = 'outer'">Outside</button>
-      <button type="button" :aria-pressed="layer === 'inner'" @click="layer = 'inner'">Lifted off: inside</button>
-    </div>
+    <a-radio-group v-model:value="layer" class="layers" button-style="solid" name="layer" aria-label="Layer shown" role="radiogroup">
+      <a-radio-button value="outer">Outside</a-radio-button>
+      <a-radio-button value="inner">Lifted off: inside</a-radio-button>
+    </a-radio-group>
     <div class="scroll">
       <svg ref="drawing" :viewBox="FRAME" role="group" aria-label="Side of beef. Arrow keys go from muscle to muscle.">
         <defs>
@@ -263,23 +264,6 @@ text.light {
   position: absolute;
   left: 0;
   bottom: 26px;
-  display: flex;
-  border: 1px solid #a9b2ad;
-  border-radius: 3px;
-  overflow: hidden;
-}
-.layers button {
-  font: inherit;
-  font-size: 14px;
-  border: 0;
-  background: #f8f9f6;
-  padding: 6px 12px;
-  cursor: pointer;
-  color: var(--ink);
-}
-.layers button[aria-pressed='true'] {
-  background: var(--ink);
-  color: var(--chalk);
 }
 .key {
   display: flex;
@@ -301,11 +285,7 @@ text.light {
 @media (max-width: 760px) {
   .layers {
     position: static;
-    width: fit-content;
     margin-bottom: 4px;
-  }
-  .layers button {
-    min-height: 44px;
   }
   .scroll {
     overflow-x: auto;

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** What the words mean: every school beside the others on one thermometer, coloured as the cut face is; a scale of one's own; who wants what. */
+import OnSlate from '../../ui/OnSlate.vue'
 import { useElementSize } from '@vueuse/core'
-import { Button as AButton } from 'ant-design-vue'
+import { Button as AButton, Checkbox as ACheckbox, Input as AInput } from 'ant-design-vue'
 import { computed, ref, useId, useTemplateRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import { cookedColour } from '#core/doneness/colour'
@@ -163,46 +164,48 @@ const words = computed(() => scaleOf(draft.request.target).bands.map(b => ({ val
       </section>
     </main>
 
-    <aside class="slate" aria-label="At the table">
-      <h2>At the table</h2>
-      <p class="quiet lead">Who wants it otherwise. The plans then say whose comes out when, or what goes back to the heat.</p>
-      <ol>
-        <li v-for="(g, i) in guests.guests" :key="g.id">
-          <span class="swatch" :style="{ background: cookedColour(g.targetC) }"></span>
-          <input
-            :value="g.name"
-            :placeholder="`guest ${i + 1}`"
-            :aria-label="`Name of guest ${i + 1}`"
-            maxlength="40"
-            @input="e => guests.change(g.id, { name: (e.target as HTMLInputElement).value })"
-          />
-          <pick-field
-            label="wants it"
-            :model-value="bandOf(scaleOf(draft.request.target), g.targetC).word"
-            :options="words"
-            @update:model-value="w => guests.change(g.id, { targetC: seatAs(w) })"
-          />
-          <button type="button" class="off" :aria-label="`Take ${g.name || `guest ${i + 1}`} off the table`" @click="guests.dismiss(g.id)">
-            ×
-          </button>
-        </li>
-      </ol>
-      <a-button class="seat" :disabled="guests.guests.length >= MOST_NAMED" @click="guests.seat(draft.request.target.coreC)"
-        >Seat a guest</a-button
-      >
-      <p v-if="guests.guests.length === 0" class="quiet lead">Nobody named: everyone gets {{ degrees(draft.request.target.coreC) }}.</p>
-      <label class="vulnerable">
-        <input
-          type="checkbox"
-          :checked="draft.request.guests.atRisk"
-          @change="e => draft.seat({ atRisk: (e.target as HTMLInputElement).checked })"
-        />
-        Someone is pregnant, very young, old or immune-suppressed
-      </label>
-      <p class="next">
-        <router-link to="/fire/methods">Every way to cook it</router-link>
-      </p>
-    </aside>
+    <on-slate>
+      <aside class="slate" aria-label="At the table">
+        <h2>At the table</h2>
+        <p class="quiet lead">Who wants it otherwise. The plans then say whose comes out when, or what goes back to the heat.</p>
+        <ol>
+          <li v-for="(g, i) in guests.guests" :key="g.id">
+            <span class="swatch" :style="{ background: cookedColour(g.targetC) }"></span>
+            <a-input
+              :value="g.name"
+              :placeholder="`guest ${i + 1}`"
+              :aria-label="`Name of guest ${i + 1}`"
+              :maxlength="40"
+              @update:value="(name: string) => guests.change(g.id, { name })"
+            />
+            <pick-field
+              label="wants it"
+              :model-value="bandOf(scaleOf(draft.request.target), g.targetC).word"
+              :options="words"
+              @update:model-value="w => guests.change(g.id, { targetC: seatAs(w) })"
+            />
+            <a-button
+              class="off"
+              type="text"
+              :aria-label="`Take ${g.name || `guest ${i + 1}`} off the table`"
+              @click="guests.dismiss(g.id)"
+            >
+              ×
+            </a-button>
+          </li>
+        </ol>
+        <a-button class="seat" :disabled="guests.guests.length >= MOST_NAMED" @click="guests.seat(draft.request.target.coreC)"
+          >Seat a guest</a-button
+        >
+        <p v-if="guests.guests.length === 0" class="quiet lead">Nobody named: everyone gets {{ degrees(draft.request.target.coreC) }}.</p>
+        <a-checkbox class="vulnerable" :checked="draft.request.guests.atRisk" @update:checked="(atRisk: boolean) => draft.seat({ atRisk })">
+          Someone is pregnant, very young, old or immune-suppressed
+        </a-checkbox>
+        <p class="next">
+          <router-link to="/fire/methods">Every way to cook it</router-link>
+        </p>
+      </aside>
+    </on-slate>
   </div>
 </template>
 
@@ -323,50 +326,20 @@ li {
   border-top: 1px solid #454b4d;
   padding: 8px 0;
 }
-li input {
-  font: inherit;
-  height: 32px;
-  width: 100%;
-  background: var(--slate-2);
-  color: var(--chalk);
-  border: 1px solid #6b7173;
-  border-radius: 3px;
-  padding: 0 8px;
-}
-li input::placeholder {
-  color: var(--chalk-2);
-}
 li :deep(label) {
   color: var(--chalk-2);
 }
 .seat {
-  background: var(--slate-2);
-  color: var(--chalk);
-  border-color: #6b7173;
   height: 40px;
+  align-self: flex-start;
 }
-.off {
-  font: inherit;
+.off.ant-btn {
   font-size: 20px;
-  height: 32px;
-  background: none;
-  border: 0;
-  color: var(--chalk-2);
-  cursor: pointer;
+  padding: 0;
 }
 .vulnerable {
-  display: flex;
-  gap: 9px;
   margin-top: 16px;
   font-size: 14.5px;
-  line-height: 1.4;
-  cursor: pointer;
-}
-.vulnerable input {
-  flex: none;
-  width: 20px;
-  height: 20px;
-  accent-color: var(--hot);
 }
 .next {
   margin-top: 18px;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** One thing of the kit with the figures that count for its heat. What is typed is taken at once. */
-import { computed } from 'vue'
+import { Button as AButton, Checkbox as ACheckbox, Input as AInput } from 'ant-design-vue'
+import { computed, ref, watch } from 'vue'
 import type { KitShelf } from '#core/kit/kit'
 import { useKit } from '../../stores/kit'
 import { useUnits } from '../../stores/units'
@@ -21,16 +22,21 @@ const units = useUnits()
 const fields = computed(() => kitFields(props.shelf, props.item, units.system, kit.kit.altitudeM))
 
 const change = (part: object): void => emit('change', { ...props.item, ...part })
-function rename(event: Event): void {
-  const name = (event.target as HTMLInputElement).value.trim()
-  if (name) change({ name })
-  else (event.target as HTMLInputElement).value = props.item.name
+const name = ref(props.item.name)
+watch(
+  () => props.item.name,
+  is => (name.value = is)
+)
+function rename(): void {
+  const written = name.value.trim()
+  if (written && written !== props.item.name) change({ name: written })
+  else name.value = props.item.name
 }
 </script>
 
 <template>
   <div class="form">
-    <label class="name">Name <input :value="item.name" maxlength="60" @change="rename" /></label>
+    <label class="name">Name <a-input v-model:value="name" :maxlength="60" @blur="rename" @press-enter="rename" /></label>
     <template v-for="f in fields" :key="f.label">
       <quantity-field
         v-if="f.kind === 'quantity'"
@@ -57,12 +63,9 @@ function rename(event: Event): void {
         :options="f.options.map(value => ({ value, label: value }))"
         @update:model-value="v => change(f.set(v))"
       />
-      <label v-else class="yes"
-        ><input type="checkbox" :checked="f.value" @change="e => change(f.set((e.target as HTMLInputElement).checked))" />
-        {{ f.label }}</label
-      >
+      <a-checkbox v-else class="yes" :checked="f.value" @update:checked="(yes: boolean) => change(f.set(yes))">{{ f.label }}</a-checkbox>
     </template>
-    <button v-if="!last" type="button" class="remove" @click="emit('remove')">Take it away</button>
+    <a-button v-if="!last" class="link remove" @click="emit('remove')">Take it away</a-button>
   </div>
 </template>
 
@@ -81,41 +84,14 @@ function rename(event: Event): void {
   font-size: 13px;
   color: var(--ink-2);
 }
-.name input {
-  display: block;
-  width: 100%;
-  height: 32px;
-  font: inherit;
-  font-size: 15px;
-  color: var(--ink);
-  border: 1px solid #a9b2ad;
-  border-radius: 3px;
-  background: #f8f9f6;
-  padding: 0 10px;
-}
 .yes {
-  display: flex;
-  gap: 7px;
-  align-items: center;
   min-height: 32px;
+  align-items: center;
   font-size: 14.5px;
-  cursor: pointer;
 }
-.yes input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--oxblood);
-}
-.remove {
-  font: inherit;
+.remove.ant-btn {
   font-size: 14px;
-  border: 0;
-  background: none;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  text-align: left;
-  padding: 6px 0;
-  cursor: pointer;
+  justify-self: start;
   color: #8d1f1a;
 }
 </style>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** What the kitchen has: each thing with what counts for the heat, to be changed, added and taken away; and what the pan on its ring does by the minute. */
+import FileField from '../../ui/FileField.vue'
+import OnSlate from '../../ui/OnSlate.vue'
 import { Button as AButton } from 'ant-design-vue'
 import { computed, onMounted, ref } from 'vue'
 import { parseKit } from '#core/kit/kitSchema'
@@ -41,8 +43,8 @@ function start(id: string): void {
 function save(): void {
   saveFile(new Blob([JSON.stringify(kit.kit, null, 2)], { type: 'application/json' }), 'kit.json')
 }
-async function open(event: Event): Promise<void> {
-  said.value = (await openFile(event, 'a kit file', json => void kit.replace(parseKit(json)))) ?? said.value
+async function open(file: File): Promise<void> {
+  said.value = await openFile(file, 'a kit file', json => void kit.replace(parseKit(json)))
 }
 </script>
 
@@ -63,31 +65,33 @@ async function open(event: Event): Promise<void> {
         </div>
       </div>
     </main>
-    <aside class="slate" aria-label="Pan and kits">
-      <pan-by-the-minute />
-      <h2>Where it stands</h2>
-      <count-field
-        label="Above the sea"
-        :unit="units.system === 'metric' ? 'm' : 'ft'"
-        :range="[Math.round(-400 * feet), Math.round(4500 * feet)]"
-        :step="1"
-        :model-value="Math.round(kit.kit.altitudeM * feet)"
-        @update:model-value="v => kit.replace({ ...kit.kit, altitudeM: v / feet })"
-      />
-      <p class="quiet">Water boils at {{ shownText(showTemperature(boilingThere(kit.kit.altitudeM), units.system, 1)) }} here.</p>
-      <h2>Start from</h2>
-      <ul class="ready">
-        <li v-for="r in READY_KITS" :key="r.id">
-          <button type="button" @click="start(r.id)">{{ r.name }}</button> <span class="quiet">{{ r.says }}</span>
-        </li>
-      </ul>
-      <div class="acts">
-        <a-button :disabled="!kit.before" @click="kit.undo()">Undo</a-button>
-        <a-button @click="save">Kit file</a-button>
-      </div>
-      <label class="open">Open a kit file <input type="file" accept="application/json,.json" @change="open" /></label>
-      <p class="quiet" role="status">{{ said }}</p>
-    </aside>
+    <on-slate>
+      <aside class="slate" aria-label="Pan and kits">
+        <pan-by-the-minute />
+        <h2>Where it stands</h2>
+        <count-field
+          label="Above the sea"
+          :unit="units.system === 'metric' ? 'm' : 'ft'"
+          :range="[Math.round(-400 * feet), Math.round(4500 * feet)]"
+          :step="1"
+          :model-value="Math.round(kit.kit.altitudeM * feet)"
+          @update:model-value="v => kit.replace({ ...kit.kit, altitudeM: v / feet })"
+        />
+        <p class="quiet">Water boils at {{ shownText(showTemperature(boilingThere(kit.kit.altitudeM), units.system, 1)) }} here.</p>
+        <h2>Start from</h2>
+        <ul class="ready">
+          <li v-for="r in READY_KITS" :key="r.id">
+            <a-button class="link" @click="start(r.id)">{{ r.name }}</a-button> <span class="quiet">{{ r.says }}</span>
+          </li>
+        </ul>
+        <div class="acts">
+          <a-button :disabled="!kit.before" @click="kit.undo()">Undo</a-button>
+          <a-button @click="save">Kit file</a-button>
+        </div>
+        <file-field label="Open a kit file" @file="open" />
+        <p class="quiet" role="status">{{ said }}</p>
+      </aside>
+    </on-slate>
   </div>
 </template>
 
@@ -117,38 +121,17 @@ aside :deep(.typed label) {
   padding: 6px 0;
   font-size: 13.5px;
 }
-.ready button {
-  font: 600 15px var(--sans);
-  color: var(--chalk);
-  background: none;
-  border: 0;
-  padding: 0;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
+.ready .ant-btn {
+  font-weight: 600;
+  font-size: 15px;
 }
-.acts :deep(.ant-btn) {
-  background: var(--slate-2);
-  color: var(--chalk);
-  border-color: #6b7173;
+.acts .ant-btn {
   height: 40px;
-}
-.acts :deep(.ant-btn:disabled) {
-  color: #9ea4a2;
 }
 .acts {
   display: flex;
   gap: 8px;
   margin-bottom: 10px;
-}
-.open {
-  font-size: 14px;
-  color: #cfd0c9;
-}
-.open input {
-  font: inherit;
-  max-width: 240px;
-  color: var(--chalk-2);
 }
 @media (max-width: 1000px) {
   .shelves {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One shelf of the kit: what stands there, which of it is in use, and each opened to be changed. */
+import { Button as AButton, Radio as ARadio } from 'ant-design-vue'
 import { nanoid } from 'nanoid'
 import { computed, ref } from 'vue'
 import { BATHS, POTS } from '#core/kit/bath'
@@ -96,15 +97,12 @@ function says(item: AnyItem): string {
     <p v-if="items.length === 0" class="quiet none">None.</p>
     <ul>
       <li v-for="i in items" :key="i.id">
-        <label class="use">
-          <input type="radio" :name="shelf" :checked="i.id === used" :aria-label="`Use ${i.name}`" @change="use(i.id)" />
-          <span
-            ><strong>{{ i.name }}</strong> <span class="quiet">{{ says(i) }}</span></span
-          >
-        </label>
-        <button type="button" class="open" :aria-expanded="open === i.id" @click="open = open === i.id ? null : i.id">
+        <a-radio class="use" :name="shelf" :checked="i.id === used" @change="use(i.id)">
+          <strong>{{ i.name }}</strong> <span class="quiet">{{ says(i) }}</span>
+        </a-radio>
+        <a-button class="link" :aria-expanded="open === i.id" @click="open = open === i.id ? null : i.id">
           {{ open === i.id ? 'close' : 'change' }}
-        </button>
+        </a-button>
         <kit-item-form
           v-if="open === i.id"
           class="form"
@@ -116,9 +114,9 @@ function says(item: AnyItem): string {
         />
       </li>
     </ul>
-    <button type="button" class="add" @click="add">
+    <a-button class="link add" @click="add">
       Add {{ name === 'Baths with a machine' ? 'a bath' : `a ${name.toLowerCase().replace(/s$/, '')}`.replace('a oven', 'an oven') }}
-    </button>
+    </a-button>
   </section>
 </template>
 
@@ -140,32 +138,19 @@ li {
   padding: 7px 0;
 }
 .use {
-  display: flex;
-  gap: 9px;
   line-height: 1.35;
-  cursor: pointer;
+  margin: 0;
 }
-.use input {
-  flex: none;
-  width: 18px;
-  height: 18px;
-  margin: 1px 0 0;
-  accent-color: var(--oxblood);
+.use :deep(.ant-radio) {
+  align-self: flex-start;
+  margin-top: 3px;
 }
 .use .quiet {
   display: block;
   font-size: 13.5px;
 }
-.open,
-.add {
-  font: inherit;
+.link.ant-btn {
   font-size: 14px;
-  border: 0;
-  background: none;
-  color: var(--ink);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
   padding: 2px 0;
 }
 .form {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One method in the comparison: its section on the common scale and its figures, or why it does not suit. */
+import { Button as AButton, Radio as ARadio } from 'ant-design-vue'
 import { computed } from 'vue'
 import type { MethodKind } from '#core/method/methods'
 import { showLength, showTemperatureRise, shownText } from '#core/quantity/format'
@@ -41,8 +42,7 @@ const cut = computed(() => (found.value ? sectionOf(found.value.plan, piece.valu
 
 <template>
   <div class="line">
-    <label class="row" :class="{ on: chosen, off: compared && !found }">
-      <input type="radio" name="method" :checked="chosen" @change="emit('choose')" />
+    <a-radio class="row" :class="{ on: chosen, off: compared && !found }" name="method" :checked="chosen" @change="emit('choose')">
       <template v-if="found">
         <span class="cut">
           <round-section
@@ -86,28 +86,34 @@ const cut = computed(() => (found.value ? sectionOf(found.value.plan, piece.valu
         <span class="name">{{ kind }}</span>
         <span class="reason">{{ compared && 'refused' in compared ? compared.refused : 'working it out…' }}</span>
       </template>
-    </label>
-    <button v-if="found" type="button" class="pin" :aria-pressed="pinned" :aria-label="`Pin ${kind}`" @click="emit('pin')">
+    </a-radio>
+    <a-button v-if="found" class="pin" :aria-pressed="pinned" :aria-label="`Pin ${kind}`" @click="emit('pin')">
       {{ pinned ? 'pinned' : 'pin' }}
-    </button>
+    </a-button>
   </div>
 </template>
 
 <style scoped>
 .row {
-  display: grid;
-  grid-template-columns: 124px minmax(150px, 1fr) repeat(8, minmax(48px, auto));
-  gap: 0 10px;
-  align-items: center;
-}
-.row {
-  position: relative;
-  grid-template-columns: 124px minmax(150px, 1fr) repeat(8, 57px);
+  display: flex;
+  margin: 0;
   border-top: 1px solid var(--rule);
   padding: 5px 8px;
   font-size: 14px;
-  cursor: pointer;
   min-height: 58px;
+}
+/* The whole row is the button: its dot is not shown. */
+.row :deep(.ant-radio) {
+  position: absolute;
+  opacity: 0;
+}
+.row :deep(.ant-radio + span) {
+  flex: 1;
+  padding: 0;
+  display: grid;
+  grid-template-columns: 124px minmax(150px, 1fr) repeat(8, 57px);
+  gap: 0 10px;
+  align-items: center;
 }
 .row.on {
   background: var(--tile);
@@ -119,10 +125,6 @@ const cut = computed(() => (found.value ? sectionOf(found.value.plan, piece.valu
 .row:focus-within {
   outline: 3px solid var(--brass);
   outline-offset: -3px;
-}
-.row input {
-  position: absolute;
-  opacity: 0;
 }
 .row.off {
   color: var(--ink-2);
@@ -152,19 +154,18 @@ const cut = computed(() => (found.value ? sectionOf(found.value.plan, piece.valu
 .line {
   position: relative;
 }
-.pin {
+.pin.ant-btn {
   position: absolute;
   right: 552px;
   top: 4px;
-  font: 400 12.5px/17px var(--sans);
+  height: 20px;
+  font-size: 12.5px;
+  line-height: 17px;
   color: var(--ink-2);
-  background: none;
-  border: 1px solid var(--rule);
-  border-radius: 3px;
-  padding: 1px 7px;
-  cursor: pointer;
+  border-color: var(--rule);
+  padding: 0 7px;
 }
-.pin[aria-pressed='true'] {
+.pin.ant-btn[aria-pressed='true'] {
   background: var(--oxblood);
   border-color: var(--oxblood);
   color: #fff;
@@ -181,24 +182,24 @@ const cut = computed(() => (found.value ? sectionOf(found.value.plan, piece.valu
   line-height: 1.35;
 }
 @media (max-width: 1100px) {
-  .pin {
+  .pin.ant-btn {
     right: 238px;
   }
-  .row {
+  .row :deep(.ant-radio + span) {
     grid-template-columns: 124px minmax(120px, 1fr) repeat(3, 62px);
   }
-  .row > span:nth-of-type(n + 6) {
+  .row :deep(.ant-radio + span) > span:nth-of-type(n + 6) {
     display: none;
   }
 }
 @media (max-width: 600px) {
-  .pin {
+  .pin.ant-btn {
     right: 84px;
   }
-  .row {
+  .row :deep(.ant-radio + span) {
     grid-template-columns: 72px minmax(0, 1fr) 62px;
   }
-  .row > span:nth-of-type(n + 4) {
+  .row :deep(.ant-radio + span) > span:nth-of-type(n + 4) {
     display: none;
   }
   .cut {

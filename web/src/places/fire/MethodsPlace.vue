@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Every way to cook this piece, compared on one scale; one of them in full, with what can be turned. */
+import OnSlate from '../../ui/OnSlate.vue'
 import { Button as AButton } from 'ant-design-vue'
 import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
@@ -167,16 +168,18 @@ const beside = computed(() => {
       </section>
     </main>
 
-    <aside class="slate" aria-label="Call sheet">
-      <div class="title">
-        <h2>{{ chosen }}</h2>
-        <span class="quiet" role="status">{{ now ? '' : unsuited ? 'no plan' : 'working it out…' }}</span>
-      </div>
-      <p v-if="unsuited" class="refused" role="alert">{{ unsuited }}</p>
-      <sheet-lines v-if="shown && !unsuited" :lines="lines" :stale="!now" />
-      <safety-lines v-if="shown && !unsuited" :plan="shown.plan" />
-      <a-button class="go" block @click="plan">Plan it so</a-button>
-    </aside>
+    <on-slate>
+      <aside class="slate" aria-label="Call sheet">
+        <div class="title">
+          <h2>{{ chosen }}</h2>
+          <span class="quiet" role="status">{{ now ? '' : unsuited ? 'no plan' : 'working it out…' }}</span>
+        </div>
+        <p v-if="unsuited" class="refused" role="alert">{{ unsuited }}</p>
+        <sheet-lines v-if="shown && !unsuited" :lines="lines" :stale="!now" />
+        <safety-lines v-if="shown && !unsuited" :plan="shown.plan" />
+        <a-button class="go" block @click="plan">Plan it so</a-button>
+      </aside>
+    </on-slate>
   </div>
 </template>
 

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** A plan on its way out: counted back from the table, as a page, a calendar and a plan file; and one coming in. */
+import MomentField from '../../ui/MomentField.vue'
+import FileField from '../../ui/FileField.vue'
 import { Button as AButton } from 'ant-design-vue'
 import dayjs from 'dayjs'
 import { computed, ref } from 'vue'
@@ -124,21 +126,20 @@ function asJson(): void {
   saveFile(new Blob([file], { type: 'application/json' }), `${fileName.value}.json`)
   out.value = 'Saved as a plan file.'
 }
-async function open(event: Event): Promise<void> {
-  const said = await openFile(event, 'a plan file', json => {
+async function open(file: File): Promise<void> {
+  out.value = await openFile(file, 'a plan file', json => {
     const { request } = readPlanCase(json)
     draft.open(request)
     void router.push(methodPath(request.method.kind))
   })
-  out.value = said ?? out.value
 }
 </script>
 
 <template>
   <div>
     <div v-if="of" class="back" :aria-busy="stale">
-      <label>On the table at <input v-model="serveAt" type="datetime-local" /></label>
-      <button type="button" class="now no-print" @click="fromNow">Starting now</button>
+      <moment-field v-model="serveAt" class="at" label="On the table at" />
+      <a-button class="link no-print" @click="fromNow">Starting now</a-button>
       <ol :class="{ stale }">
         <li v-for="s in schedule" :key="s.at + s.what">
           <time>{{ s.at }}</time> {{ s.what }}
@@ -152,7 +153,7 @@ async function open(event: Event): Promise<void> {
         <a-button :disabled="held || stale" @click="asJson">Plan file</a-button>
       </div>
     </div>
-    <label class="open no-print">Open a plan file <input type="file" accept="application/json,.json" @change="open" /></label>
+    <file-field class="no-print" label="Open a plan file" @file="open" />
     <p class="quiet said no-print" role="status">{{ out }}</p>
   </div>
 </template>
@@ -162,35 +163,7 @@ async function open(event: Event): Promise<void> {
   border-top: 1px solid #454b4d;
   padding-top: 10px;
 }
-.back label {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-  color: #cfd0c9;
-}
-.back input {
-  font: inherit;
-  background: var(--slate-2);
-  color: var(--chalk);
-  border: 1px solid #6b7173;
-  border-radius: 3px;
-  padding: 3px 6px;
-  color-scheme: dark;
-}
 
-.now {
-  font: inherit;
-  font-size: 14px;
-  border: 0;
-  min-height: 30px;
-  padding: 0;
-  background: none;
-  color: var(--chalk);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
-}
 .stale {
   opacity: 0.3;
 }
@@ -199,19 +172,6 @@ ol {
   padding: 0;
   margin: 8px 0;
   line-height: 1.6;
-}
-.open {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-  font-size: 14px;
-  color: #cfd0c9;
-}
-.open input {
-  font: inherit;
-  max-width: 220px;
-  color: var(--chalk-2);
 }
 .said {
   min-height: 22px;
@@ -225,9 +185,6 @@ ol {
   margin: 8px 0 12px;
 }
 .acts .ant-btn {
-  background: var(--slate-2);
-  color: var(--chalk);
-  border-color: #6b7173;
   height: 40px;
 }
 time {

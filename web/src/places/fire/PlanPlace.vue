@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** How do I cook it: the plan by one method, everything that can be set, what comes of it, and the sheet to cook by. */
-import { Button as AButton } from 'ant-design-vue'
+import OnSlate from '../../ui/OnSlate.vue'
+import { Button as AButton, Collapse as ACollapse, CollapsePanel as ACollapsePanel } from 'ant-design-vue'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { scaleOf } from '#core/doneness/scale'
@@ -90,7 +91,7 @@ const subtitle = computed(() => {
 })
 const preheatS = computed(() => (plan.shown?.plan.marks[0].phase === 'sear' ? panHotAfter(plan.shown.request) : 0))
 /** A chart nobody looks at is not drawn. */
-const curves = ref(false)
+const unfolded = ref<string[]>([])
 const bagged = computed(() => plan.shown?.plan.phases.some(p => p.phase === 'bath' || p.phase === 'pot') ?? false)
 
 function light(): void {
@@ -150,41 +151,44 @@ function light(): void {
           :section="sectionOf(plan.shown.plan, plan.shown.request.piece, plan.shown.plan.carve.time)"
           :guests="Math.max(1, guests.guests.length)"
         />
-        <details class="curves" @toggle="e => (curves = (e.target as HTMLDetailsElement).open)">
-          <summary>The curves in full</summary>
-          <plan-chart v-if="curves" :plan="plan.shown.plan" :beside="null" />
-        </details>
+        <a-collapse v-model:active-key="unfolded" class="curves" ghost>
+          <a-collapse-panel key="curves" header="The curves in full">
+            <plan-chart v-if="unfolded.length > 0" :plan="plan.shown.plan" :beside="null" />
+          </a-collapse-panel>
+        </a-collapse>
       </div>
     </main>
 
-    <aside class="slate" aria-label="Call sheet">
-      <div class="top">
-        <h2>
-          Call sheet<span class="only-print">: {{ title }}</span>
-        </h2>
-        <span class="quiet" role="status" aria-live="polite">{{
-          plan.state === 'working' ? 'working it out…' : plan.state === 'ready' ? '' : 'no plan'
-        }}</span>
-      </div>
-      <p v-if="plan.state === 'wrong input'" class="refused" role="alert">
-        <strong>{{ draft.firstProblem?.[0] }}.</strong> {{ draft.firstProblem?.[1] }}
-      </p>
-      <p v-else-if="plan.refused" class="refused" role="alert">
-        {{ plan.refused.refused }} <router-link to="/fire/methods">See every way to cook it</router-link>
-      </p>
-      <sheet-lines v-if="there" :lines="lines" :stale="stale" />
-      <p v-for="s in said" :key="s" class="remark" :class="{ stale }">{{ s }}</p>
-      <safety-gate :dangers="plan.current ? dangers : []" :agreed="agreed" @agree="agree" @safer="coreC => draft.aim({ coreC })" />
-      <a-button class="go" :disabled="plan.state !== 'ready' || held" block @click="light">{{
-        cook.underWay ? 'Light the stove for this one' : 'Light the stove'
-      }}</a-button>
-      <plan-out :of="there" :title="title" :stale="stale" :lines="lines" :cautions="cautions" :held="held" />
-      <safety-lines v-if="plan.shown" :plan="plan.shown.plan" />
-      <p v-for="c in cautions" :key="c.id" class="remark">{{ c.text }}</p>
-      <p v-if="draft.contradiction" class="remark">
-        Weight and size of the piece disagree. <router-link to="/bench">See the bench</router-link>
-      </p>
-    </aside>
+    <on-slate>
+      <aside class="slate" aria-label="Call sheet">
+        <div class="top">
+          <h2>
+            Call sheet<span class="only-print">: {{ title }}</span>
+          </h2>
+          <span class="quiet" role="status" aria-live="polite">{{
+            plan.state === 'working' ? 'working it out…' : plan.state === 'ready' ? '' : 'no plan'
+          }}</span>
+        </div>
+        <p v-if="plan.state === 'wrong input'" class="refused" role="alert">
+          <strong>{{ draft.firstProblem?.[0] }}.</strong> {{ draft.firstProblem?.[1] }}
+        </p>
+        <p v-else-if="plan.refused" class="refused" role="alert">
+          {{ plan.refused.refused }} <router-link to="/fire/methods">See every way to cook it</router-link>
+        </p>
+        <sheet-lines v-if="there" :lines="lines" :stale="stale" />
+        <p v-for="s in said" :key="s" class="remark" :class="{ stale }">{{ s }}</p>
+        <safety-gate :dangers="plan.current ? dangers : []" :agreed="agreed" @agree="agree" @safer="coreC => draft.aim({ coreC })" />
+        <a-button class="go" :disabled="plan.state !== 'ready' || held" block @click="light">{{
+          cook.underWay ? 'Light the stove for this one' : 'Light the stove'
+        }}</a-button>
+        <plan-out :of="there" :title="title" :stale="stale" :lines="lines" :cautions="cautions" :held="held" />
+        <safety-lines v-if="plan.shown" :plan="plan.shown.plan" />
+        <p v-for="c in cautions" :key="c.id" class="remark">{{ c.text }}</p>
+        <p v-if="draft.contradiction" class="remark">
+          Weight and size of the piece disagree. <router-link to="/bench">See the bench</router-link>
+        </p>
+      </aside>
+    </on-slate>
   </div>
 </template>
 
@@ -221,11 +225,13 @@ main a,
 .curves {
   margin-top: 18px;
 }
-summary {
-  cursor: pointer;
+.curves :deep(.ant-collapse-header-text) {
   font-family: var(--serif);
   font-size: 19px;
   font-weight: 600;
+}
+.curves :deep(.ant-collapse-header) {
+  padding-inline: 0;
 }
 .top {
   display: flex;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A plan that could make someone ill: said once, with what would make it safe, and carried out only on a deliberate yes. */
+import { Button as AButton, Checkbox as ACheckbox } from 'ant-design-vue'
 import { computed } from 'vue'
 import { showTemperature, shownText } from '#core/quantity/format'
 import { WARM_CEILING_H, type Danger } from '#core/safety/dangers'
@@ -23,11 +24,10 @@ const safest = computed(() => Math.max(...props.dangers.map(d => d.saferC ?? 0))
   <section v-if="dangers.length > 0" class="gate" role="alert">
     <h3>Not safe as it stands</h3>
     <p v-for="d in dangers" :key="d.id">{{ SAYS[d.id](d) }}</p>
-    <button v-if="safest > 0" type="button" @click="emit('safer', safest)">Cook it to {{ degrees(safest) }}</button>
-    <label>
-      <input type="checkbox" :checked="agreed" @change="e => emit('agree', (e.target as HTMLInputElement).checked)" />
+    <a-button v-if="safest > 0" class="safer" type="primary" @click="emit('safer', safest)">Cook it to {{ degrees(safest) }}</a-button>
+    <a-checkbox class="agree" :checked="agreed" @update:checked="(yes: boolean) => emit('agree', yes)">
       I know, and cook it as planned. Local codes come first.
-    </label>
+    </a-checkbox>
   </section>
 </template>
 
@@ -47,27 +47,11 @@ h3 {
 p {
   margin: 4px 0 6px;
 }
-button {
-  font: inherit;
+.safer {
   font-weight: 600;
-  min-height: 38px;
-  padding: 0 14px;
-  border: 0;
-  border-radius: 3px;
-  background: var(--hot);
-  color: #1d1507;
-  cursor: pointer;
+  height: 38px;
 }
-label {
-  display: flex;
-  gap: 8px;
+.agree {
   margin-top: 8px;
-  cursor: pointer;
-}
-input {
-  flex: none;
-  width: 20px;
-  height: 20px;
-  accent-color: var(--hot);
 }
 </style>

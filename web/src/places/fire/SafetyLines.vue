@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** How far the plan goes toward the reference that is gone by, over the whole of it, rest and all. */
+import PickField from '../../ui/PickField.vue'
 import { computed } from 'vue'
 import type { Plan } from '#core/plan/plan'
 import { REFERENCES } from '#core/safety/lethality'
@@ -15,12 +16,7 @@ const said = (share: number): string =>
 
 <template>
   <div class="safety">
-    <label class="no-print">
-      By
-      <select v-model="guests.reference">
-        <option v-for="r in REFERENCES" :key="r.id" :value="r.id">{{ r.name }}</option>
-      </select>
-    </label>
+    <pick-field v-model="guests.reference" class="no-print" label="By" :options="REFERENCES.map(r => ({ value: r.id, label: r.name }))" />
     <p v-if="reached">
       <span class="only-print">By {{ name }}: </span>At the core {{ said(reached.core) }}, outside {{ said(reached.surface) }}, over the
       whole plan and its rest.
@@ -35,15 +31,6 @@ const said = (share: number): string =>
   font-size: 13.5px;
   line-height: 1.42;
   color: #e9d3ac;
-}
-select {
-  font: inherit;
-  max-width: 240px;
-  color: var(--chalk);
-  background: var(--slate-2);
-  border: 1px solid #6b7173;
-  border-radius: 3px;
-  padding: 3px 6px;
 }
 p {
   margin-top: 4px;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The figures a cook calls out, large; the reason for each a tap away. */
+import { Button as AButton } from 'ant-design-vue'
 import { ref } from 'vue'
 import type { CallLine } from '#core/words/callSheet'
 
@@ -16,12 +17,12 @@ function toggle(id: string): void {
 <template>
   <ul class="sheet" :class="{ stale }" :aria-busy="stale">
     <li v-for="l in lines" :key="l.id" :class="{ main: l.id === 'pull' }">
-      <button type="button" :aria-expanded="open.has(l.id)" @click="toggle(l.id)">
+      <a-button class="card" :aria-expanded="open.has(l.id)" @click="toggle(l.id)">
         <span class="label">{{ l.label }}</span>
         <span class="shown" :data-line="l.id"
           ><span class="figure">{{ l.shown.figure }}</span> <span class="unit">{{ l.shown.unit }}</span></span
         >
-      </button>
+      </a-button>
       <p v-if="open.has(l.id)" class="why">{{ l.why }}</p>
     </li>
   </ul>
@@ -41,25 +42,19 @@ li {
   border-top: 1px solid #454b4d;
   padding: 3px 0 5px;
 }
-button {
+.card.ant-btn {
   width: 100%;
   display: flex;
   align-items: baseline;
   justify-content: space-between;
   gap: 12px;
-  background: none;
-  border: 0;
   padding: 4px 0 2px;
-  color: inherit;
-  font: inherit;
-  text-align: left;
-  cursor: pointer;
 }
 .label {
   color: #cfd0c9;
   font-size: 15px;
 }
-button:hover .label {
+.card:hover .label {
   text-decoration: underline;
   text-underline-offset: 3px;
 }

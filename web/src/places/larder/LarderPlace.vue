@@ -100,7 +100,7 @@ const cold = (how: ThawingHow): string => shownText(showTemperature(THAWING_AROU
       <p v-if="larder.offline" class="quiet" role="status">The server does not answer. All is kept here and sent when it does.</p>
       <p v-if="larder.refused" class="wrong" role="alert">The server refused the last change: {{ larder.refused }}</p>
       <p v-if="larder.last" class="undo" role="status">
-        {{ name(larder.last) }} is out. <button type="button" @click="larder.putBack()">Put it back</button>
+        {{ name(larder.last) }} is out. <a-button class="link" @click="larder.putBack()">Put it back</a-button>
       </p>
       <packet-form v-if="editing" :packet="editing === 'new' ? null : editing" @done="editing = null" />
 
@@ -246,13 +246,6 @@ li.past {
   border-color: var(--brass);
   color: #17120a;
   font-weight: 600;
-}
-.undo button {
-  font: inherit;
-  border: 0;
-  background: none;
-  text-decoration: underline;
-  cursor: pointer;
 }
 .empty {
   margin: 40px 0;

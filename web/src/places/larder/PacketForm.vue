@@ -1,6 +1,8 @@
 <script setup lang="ts">
 /** One packet, written down. */
-import { Button as AButton, Input as AInput } from 'ant-design-vue'
+import MomentField from '../../ui/MomentField.vue'
+import CountField from '../../ui/CountField.vue'
+import { Button as AButton, Checkbox as ACheckbox, Input as AInput } from 'ant-design-vue'
 import dayjs from 'dayjs'
 import { computed, reactive, ref } from 'vue'
 import { LABEL_LENGTH } from '#core/shop/schema'
@@ -67,11 +69,11 @@ function save(): void {
       What is written on it
       <a-input v-model:value="given.label" :maxlength="LABEL_LENGTH" placeholder="BNLS BF STRPLN STK, box 3…" />
       <span v-if="guess" class="quiet">
-        That reads like {{ guess.name.toLowerCase() }}. <button type="button" @click="given.cutId = guess.id">It is</button>
+        That reads like {{ guess.name.toLowerCase() }}. <a-button class="link" @click="given.cutId = guess.id">It is</a-button>
       </span>
     </label>
     <pick-field v-model="given.cutId" label="Cut" :options="cuts" />
-    <label class="number">Pieces <input v-model.number="given.pieces" type="number" min="1" max="60" required /></label>
+    <count-field v-model="given.pieces" label="Pieces" unit="" :range="[1, 60]" :step="1" />
     <quantity-field
       v-model="given.weightG"
       label="Weight of all"
@@ -80,7 +82,7 @@ function save(): void {
       @problem="m => (problems = { ...problems, weight: m })"
     />
     <div>
-      <label class="check"><input v-model="given.thicknessKnown" type="checkbox" /> Thickness measured</label>
+      <a-checkbox v-model:checked="given.thicknessKnown">Thickness measured</a-checkbox>
       <quantity-field
         v-if="given.thicknessKnown"
         v-model="given.thicknessMm"
@@ -109,8 +111,8 @@ function save(): void {
         { value: 'no', label: 'needled or rolled' }
       ]"
     />
-    <label class="number">There since <input v-model="given.since" type="date" required /></label>
-    <label class="number">Printed use-by date <input v-model="given.useBy" type="date" /></label>
+    <moment-field v-model="given.since" day label="There since" />
+    <moment-field v-model="given.useBy" day optional label="Printed use-by date" />
     <div class="wide acts">
       <a-button type="primary" html-type="submit" :disabled="problem !== null">{{ packet ? 'Keep the change' : 'Put it in' }}</a-button>
       <a-button type="text" @click="emit('done')">Leave it</a-button>
@@ -134,32 +136,6 @@ function save(): void {
 label {
   font-size: 13px;
   color: var(--ink-2);
-}
-.wide button[type='button'] {
-  font: inherit;
-  border: 0;
-  background: none;
-  text-decoration: underline;
-  cursor: pointer;
-}
-.number {
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-}
-.number input {
-  height: 32px;
-  font: inherit;
-  font-size: 15px;
-  color: var(--ink);
-  border: 1px solid #a9b2ad;
-  border-radius: 3px;
-  padding: 0 10px;
-  background: #f8f9f6;
-}
-.check {
-  display: flex;
-  gap: 6px;
 }
 .acts .ant-btn {
   height: 42px;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is called out, in the order of time; ticked as it is done. */
+import { Checkbox as ACheckbox } from 'ant-design-vue'
 import dayjs from 'dayjs'
 import { computed } from 'vue'
 import type { PassCall } from '#core/service/calls'
@@ -32,8 +33,7 @@ const rows = computed(() => {
 <template>
   <ol class="calls" :class="{ stale }" :aria-busy="stale">
     <li v-for="r in rows" :key="r.id" :class="{ ticked: r.ticked, next: r.next, overdue: r.overdue }">
-      <label>
-        <input type="checkbox" :checked="r.ticked" @change="$emit('tick', r.id)" />
+      <a-checkbox class="tick" :checked="r.ticked" @update:checked="$emit('tick', r.id)">
         <time class="figure">{{ r.time }}</time>
         <span>
           <span class="what">{{ r.text }}</span>
@@ -42,7 +42,7 @@ const rows = computed(() => {
             ><template v-if="r.overdue">{{ r.dish ? ': ' : '' }}overdue</template></span
           >
         </span>
-      </label>
+      </a-checkbox>
     </li>
   </ol>
 </template>
@@ -59,19 +59,18 @@ const rows = computed(() => {
 li {
   border-top: 1px solid #454b4d;
 }
-label {
+.tick {
+  display: flex;
+  align-items: center;
+  padding: 8px 0;
+}
+.tick :deep(.ant-checkbox + span) {
+  flex: 1;
   display: grid;
-  grid-template-columns: 22px 62px minmax(0, 1fr);
+  grid-template-columns: 62px minmax(0, 1fr);
   align-items: baseline;
   gap: 4px;
-  padding: 8px 0;
-  cursor: pointer;
-}
-input {
-  width: 17px;
-  height: 17px;
-  align-self: center;
-  accent-color: var(--brass);
+  padding-inline-end: 0;
 }
 time {
   font-size: 21px;
@@ -100,12 +99,14 @@ time {
   color: var(--hot);
 }
 @media print {
-  input {
+  .tick :deep(.ant-checkbox) {
     display: none;
   }
-  label {
-    grid-template-columns: 84px minmax(0, 1fr);
+  .tick {
     padding: 3pt 0;
+  }
+  .tick :deep(.ant-checkbox + span) {
+    grid-template-columns: 84px minmax(0, 1fr);
   }
   .calls time.figure {
     font-size: 20pt !important;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The one thing to do next, to be read from the stove; done by a large button or the space bar, called aloud once the cook has begun. */
+import { Button as AButton } from 'ant-design-vue'
 import { useWakeLock } from '@vueuse/core'
 import dayjs from 'dayjs'
 import { computed, watch } from 'vue'
@@ -50,10 +51,10 @@ watch(
     <p class="what">{{ call.text }}</p>
     <p class="dish">{{ dish || 'For all of it' }}</p>
     <div class="do">
-      <button type="button" class="done" @click="done">Done <kbd>space</kbd></button>
-      <button type="button" class="mute" :aria-pressed="caller.muted.value" @click="caller.toggle">
+      <a-button class="done" type="primary" @click="done">Done <kbd>space</kbd></a-button>
+      <a-button class="mute" :aria-pressed="caller.muted.value" @click="caller.toggle">
         {{ caller.muted.value ? 'Silent' : 'Aloud' }} <kbd>M</kbd>
-      </button>
+      </a-button>
     </div>
   </section>
 </template>
@@ -92,25 +93,13 @@ watch(
   gap: 10px;
   margin-top: 12px;
 }
-button {
-  font: inherit;
-  min-height: 56px;
-  border-radius: 3px;
-  cursor: pointer;
+.do .ant-btn {
+  height: 56px;
 }
 .done {
   flex: 1;
-  border: 0;
-  background: var(--brass);
-  color: var(--ink);
   font-size: 19px;
   font-weight: 600;
-}
-.mute {
-  padding: 0 14px;
-  border: 1px solid #6b7173;
-  background: none;
-  color: var(--chalk);
 }
 kbd {
   font: inherit;

@@ -2,7 +2,7 @@
 /** A dish that is in no book: what it is called, where it cooks, how long, and whether it keeps the hands. */
 import { nanoid } from 'nanoid'
 import { computed, ref } from 'vue'
-import { Button as AButton } from 'ant-design-vue'
+import { Button as AButton, Checkbox as ACheckbox, Input as AInput } from 'ant-design-vue'
 import { OVEN_LIMITS_C } from '#core/kit/oven'
 import { TOOLS, type Dish, type Tool } from '#core/service/dish'
 import { ownDish, STEP_LIMITS_S } from '#core/service/ticket'
@@ -37,7 +37,7 @@ function add(): void {
   <form class="own" @submit.prevent="add">
     <label class="text">
       What it is
-      <input v-model="name" type="text" maxlength="60" placeholder="Dumplings, gravy…" />
+      <a-input v-model:value="name" :maxlength="60" placeholder="Dumplings, gravy…" />
     </label>
     <pick-field v-model="where" label="Where" :options="WHERE" />
     <quantity-field
@@ -49,7 +49,7 @@ function add(): void {
       @problem="m => (problem = m)"
     />
     <quantity-field v-model="seconds" label="How long" dimension="duration" :range="STEP_LIMITS_S" @problem="m => (problem = m)" />
-    <label class="tick"><input v-model="busy" type="checkbox" /> keeps me at it</label>
+    <a-checkbox v-model:checked="busy" class="tick">keeps me at it</a-checkbox>
     <a-button html-type="submit" :disabled="!ready">Put it on</a-button>
   </form>
 </template>
@@ -69,21 +69,11 @@ function add(): void {
   color: var(--ink-2);
   gap: 2px;
 }
-.text input {
-  font: inherit;
-  font-size: 15px;
-  padding: 4px 10px;
-  height: 32px;
-  border: 1px solid #8b9692;
-  border-radius: 2px;
-  background: #f8f9f7;
-  color: var(--ink);
+.text :deep(.ant-input) {
   width: 220px;
 }
 .tick {
-  display: flex;
-  gap: 7px;
   align-items: center;
-  height: 32px;
+  min-height: 32px;
 }
 </style>

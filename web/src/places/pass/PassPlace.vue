@@ -1,10 +1,14 @@
 <script setup lang="ts">
 /** How does it all land at once? Beef, sides and sauces on the rings, oven, grill and hands there are, counted back from the table. */
+import { MOMENT } from '../../ui/moments'
+import MomentField from '../../ui/MomentField.vue'
+import FileField from '../../ui/FileField.vue'
+import OnSlate from '../../ui/OnSlate.vue'
 import { useNow } from '@vueuse/core'
 import dayjs from 'dayjs'
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { Button as AButton } from 'ant-design-vue'
+import { Button as AButton, Collapse as ACollapse, CollapsePanel as ACollapsePanel } from 'ant-design-vue'
 import type { PlanAnswer } from '#core/usecase/plan'
 import { readTicket, writeTicket } from '#core/formats/ticketSchema'
 import { callsOf } from '#core/service/calls'
@@ -14,7 +18,7 @@ import { dangersOf } from '#core/safety/dangers'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
 import { useKit } from '../../stores/kit'
-import { MOMENT, usePass } from '../../stores/pass'
+import { usePass } from '../../stores/pass'
 import { useUnits } from '../../stores/units'
 import ServiceDrawing from '../../line/ServiceDrawing.vue'
 import CountField from '../../ui/CountField.vue'
@@ -114,13 +118,12 @@ async function asCalendar(): Promise<void> {
   said.value = 'Saved as a calendar file.'
 }
 const print = (): void => window.print()
-async function open(event: Event): Promise<void> {
-  const opened = await openFile(event, 'a ticket', json => {
+async function open(file: File): Promise<void> {
+  said.value = await openFile(file, 'a ticket', json => {
     const read = readTicket(json)
     pass.untick()
     return pass.put(read)
   })
-  said.value = opened ?? said.value
 }
 </script>
 
@@ -130,8 +133,8 @@ async function open(event: Event): Promise<void> {
       <h1>The pass</h1>
       <p class="quiet head" role="status">{{ headline }}</p>
       <div class="set no-print">
-        <label class="when">On the table at <input v-model="serveAt" type="datetime-local" /></label>
-        <button type="button" class="link" @click="later(5)">5 min later</button>
+        <moment-field v-model="serveAt" class="when" label="On the table at" />
+        <a-button class="link" @click="later(5)">5 min later</a-button>
         <count-field
           label="At the table"
           unit="guests"
@@ -151,7 +154,7 @@ async function open(event: Event): Promise<void> {
       </div>
       <p v-if="lateBy > 0 && !dateless" class="trouble" role="alert">
         It should have begun {{ shownText(showDuration(lateBy)) }} ago.
-        <button type="button" class="link" @click="serveAt = soonest.format(MOMENT)">Serve at {{ soonest.format('HH:mm') }}</button>
+        <a-button class="link" @click="serveAt = soonest.format(MOMENT)">Serve at {{ soonest.format('HH:mm') }}</a-button>
       </p>
 
       <p v-if="pass.failed" class="trouble" role="alert">This could not be laid out. Change something and it tries again.</p>
@@ -181,54 +184,57 @@ async function open(event: Event): Promise<void> {
           @remove="id => (said = pass.remove(id) ?? '')"
         />
         <p class="more no-print">
-          <button type="button" class="link" :disabled="working || pass.full" @click="takeFromFire">
+          <a-button class="link" :disabled="working || pass.full" @click="takeFromFire">
             {{ working ? 'Working the beef out…' : 'Put on the beef as it stands at the fire' }}
-          </button>
+          </a-button>
           <router-link to="/fire/methods">or by another way</router-link>
-          <button v-if="pass.undoable" type="button" class="link" @click="pass.undo">Undo the last change</button>
+          <a-button v-if="pass.undoable" class="link" @click="pass.undo">Undo the last change</a-button>
         </p>
-        <details class="no-print">
-          <summary>Something of your own</summary>
-          <own-dish v-if="!pass.full" @add="dish => (said = pass.add({ dish }) ?? '')" />
-        </details>
+        <a-collapse class="no-print own" ghost>
+          <a-collapse-panel key="own" header="Something of your own">
+            <own-dish v-if="!pass.full" @add="dish => (said = pass.add({ dish }) ?? '')" />
+          </a-collapse-panel>
+        </a-collapse>
         <p class="quiet" role="status">{{ said }}</p>
       </div>
     </main>
 
-    <aside class="slate" aria-label="Calls">
-      <div class="top">
-        <h2>
-          Calls<span class="only-print">: on the table at {{ serve.format('HH:mm') }}, for {{ pass.ticket.diners }}</span>
-        </h2>
-        <span class="quiet" role="status">{{ stale && pass.dishes.length > 0 ? 'laying it out…' : '' }}</span>
-      </div>
-      <next-call
-        v-if="next && live && !stale"
-        :call="next"
-        :dish="next.dishId === null ? '' : (names.get(next.dishId) ?? '')"
-        :serve-at="pass.ticket.serveAt"
-        :now="now"
-        :begun="begun"
-        @done="pass.tick"
-      />
-      <call-list
-        :calls="calls"
-        :names="names"
-        :serve-at="pass.ticket.serveAt"
-        :done="pass.done"
-        :now="now"
-        :cooks="pass.ticket.cooks"
-        :stale="stale"
-        @tick="pass.tick"
-      />
-      <div class="acts no-print">
-        <a-button v-if="begun" @click="pass.untick">Tick nothing</a-button>
-        <a-button :disabled="stale || calls.length === 0" @click="print">Print</a-button>
-        <a-button :disabled="stale || calls.length === 0" @click="asCalendar">Calendar</a-button>
-        <a-button @click="asFile">Ticket file</a-button>
-      </div>
-      <label class="open no-print">Open a ticket file <input type="file" accept="application/json,.json" @change="open" /></label>
-    </aside>
+    <on-slate>
+      <aside class="slate" aria-label="Calls">
+        <div class="top">
+          <h2>
+            Calls<span class="only-print">: on the table at {{ serve.format('HH:mm') }}, for {{ pass.ticket.diners }}</span>
+          </h2>
+          <span class="quiet" role="status">{{ stale && pass.dishes.length > 0 ? 'laying it out…' : '' }}</span>
+        </div>
+        <next-call
+          v-if="next && live && !stale"
+          :call="next"
+          :dish="next.dishId === null ? '' : (names.get(next.dishId) ?? '')"
+          :serve-at="pass.ticket.serveAt"
+          :now="now"
+          :begun="begun"
+          @done="pass.tick"
+        />
+        <call-list
+          :calls="calls"
+          :names="names"
+          :serve-at="pass.ticket.serveAt"
+          :done="pass.done"
+          :now="now"
+          :cooks="pass.ticket.cooks"
+          :stale="stale"
+          @tick="pass.tick"
+        />
+        <div class="acts no-print">
+          <a-button v-if="begun" @click="pass.untick">Tick nothing</a-button>
+          <a-button :disabled="stale || calls.length === 0" @click="print">Print</a-button>
+          <a-button :disabled="stale || calls.length === 0" @click="asCalendar">Calendar</a-button>
+          <a-button @click="asFile">Ticket file</a-button>
+        </div>
+        <file-field class="no-print" label="Open a ticket file" @file="open" />
+      </aside>
+    </on-slate>
   </div>
 </template>
 
@@ -247,38 +253,10 @@ async function open(event: Event): Promise<void> {
   max-width: 150px;
 }
 .set .when {
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  font-size: 13.5px;
-  color: var(--ink-2);
   max-width: none;
 }
-.when input {
-  font: inherit;
-  font-size: 15px;
-  height: 32px;
-  padding: 4px 10px;
-  border: 1px solid #8b9692;
-  border-radius: 2px;
-  background: #f8f9f7;
-  color: var(--ink);
-}
-.link {
-  font: inherit;
-  border: 0;
-  padding: 0;
-  background: none;
-  color: inherit;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
+.link.ant-btn {
   min-height: 32px;
-}
-.link:disabled {
-  color: var(--ink-2);
-  text-decoration: none;
-  cursor: default;
 }
 .trouble {
   color: var(--oxblood);
@@ -305,9 +283,8 @@ async function open(event: Event): Promise<void> {
   text-decoration: underline;
   text-underline-offset: 3px;
 }
-summary {
-  cursor: pointer;
-  min-height: 32px;
+.own :deep(.ant-collapse-header) {
+  padding-inline: 0;
 }
 .top {
   display: flex;
@@ -322,22 +299,6 @@ summary {
   margin: 16px 0 12px;
 }
 .acts .ant-btn {
-  background: var(--slate-2);
-  color: var(--chalk);
-  border-color: #6b7173;
   height: 40px;
-}
-.acts .ant-btn:disabled {
-  color: #9a9d97;
-}
-.open {
-  font-size: 14px;
-  color: #cfd0c9;
-}
-.open input {
-  display: block;
-  margin-top: 4px;
-  max-width: 100%;
-  color: var(--chalk);
 }
 </style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is on the ticket, with what it takes for so many; more put on it, and taken off. */
+import { Button as AButton } from 'ant-design-vue'
 import { computed } from 'vue'
 import type { Dish } from '#core/service/dish'
 import { amountsFor, type Measured } from '#core/service/recipe'
@@ -49,16 +50,10 @@ const choices = computed(() => {
           <p v-if="r.amounts" class="quiet">{{ r.amounts }}</p>
           <p v-if="r.caution" class="caution">{{ r.caution }}</p>
         </div>
-        <button
-          v-if="r.planned"
-          type="button"
-          class="no-print fire"
-          :aria-label="`Open at the fire: ${r.name}`"
-          @click="emit('open', r.id)"
-        >
+        <a-button v-if="r.planned" class="link no-print fire" :aria-label="`Open at the fire: ${r.name}`" @click="emit('open', r.id)">
           Open at the fire
-        </button>
-        <button type="button" class="no-print" :aria-label="`Take off ${r.name}`" @click="emit('remove', r.id)">Take off</button>
+        </a-button>
+        <a-button class="link no-print" :aria-label="`Take off ${r.name}`" @click="emit('remove', r.id)">Take off</a-button>
       </li>
     </ul>
     <pick-field
@@ -100,15 +95,9 @@ p {
 .caution {
   color: #7a4d0d;
 }
-button {
-  font: inherit;
+.link.ant-btn {
   font-size: 14px;
-  border: 0;
-  background: none;
   color: var(--ink-2);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
   white-space: nowrap;
   min-height: 28px;
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A probe reading typed: digits only, big keys, either unit. */
+import { Button as AButton, Input as AInput } from 'ant-design-vue'
 import { computed, ref, useTemplateRef } from 'vue'
 import { READING_LIMITS } from '#core/session/events'
 import { parseQuantity, QuantityError } from '#core/quantity/parse'
@@ -18,7 +19,7 @@ const off = computed(() => Math.round(10 * (trueC(kit.thermometer, 55) - 55)) / 
 const unit = computed(() => shownUnit('temperature', units.system))
 const text = ref('')
 const problem = ref<string | null>(null)
-const input = useTemplateRef<HTMLInputElement>('input')
+const input = useTemplateRef<{ focus(): void }>('input')
 
 function keep(): void {
   try {
@@ -41,11 +42,11 @@ defineExpose({ focus: () => input.value?.focus() })
   <form class="reading" @submit.prevent="keep" @keydown.esc="emit('close')">
     <label>
       The probe reads
-      <input ref="input" v-model="text" inputmode="decimal" autocomplete="off" :aria-invalid="problem !== null" />
+      <a-input ref="input" v-model:value="text" inputmode="decimal" autocomplete="off" :aria-invalid="problem !== null" />
       {{ unit.symbol }}
     </label>
-    <button type="submit">Keep it</button>
-    <button type="button" class="no" @click="emit('close')">Cancel</button>
+    <a-button class="keep" type="primary" html-type="submit">Keep it</a-button>
+    <a-button class="no" @click="emit('close')">Cancel</a-button>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <p v-else-if="off !== 0" class="off">
       {{ kit.thermometer.name }} reads {{ shownText(showTemperatureRise(Math.abs(off), units.system, 1)) }} too
@@ -62,7 +63,7 @@ defineExpose({ focus: () => input.value?.focus() })
   gap: 10px 14px;
   font-size: 21px;
 }
-input {
+.ant-input {
   width: 120px;
   height: 62px;
   margin: 0 6px;
@@ -74,20 +75,11 @@ input {
   border: 2px solid #e69f3c;
   border-radius: 4px;
 }
-button {
-  min-height: 62px;
+.ant-btn {
+  height: 62px;
   padding: 0 22px;
-  font: 600 19px var(--sans);
-  border-radius: 4px;
-  border: 1px solid #e69f3c;
-  background: #e69f3c;
-  color: #17120a;
-  cursor: pointer;
-}
-.no {
-  background: none;
-  border-color: #30383c;
-  color: var(--chalk);
+  font-weight: 600;
+  font-size: 19px;
 }
 p.off {
   color: #c9cbc5;

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** What do I do now, and how long: one action at a time, readable from across the kitchen. */
+import OnSlate from '../../ui/OnSlate.vue'
+import { Button as AButton } from 'ant-design-vue'
 import { onKeyStroke, useIntervalFn, useWakeLock } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
@@ -147,72 +149,73 @@ function finish(): void {
 </script>
 
 <template>
-  <div v-if="!record" class="stove empty">
-    <main>
-      <h1>Nothing on the stove</h1>
-      <p>Make a plan at the <router-link to="/fire">fire</router-link> and light the stove from there.</p>
-    </main>
-  </div>
-  <div v-else class="stove">
-    <main>
-      <template v-if="state === 'carved'">
-        <h1>{{ record.title }}: carved</h1>
-        <p class="advice">Look at the cut face before it is eaten, and write it down: nobody remembers.</p>
-        <outcome-form class="outcome" dark :outcome="record.outcome" @change="o => record && cook.judge(record.id, o)" />
-        <div class="actions">
-          <button type="button" class="act" @click="finish">To the book</button>
-          <button type="button" @click="undo">Not carved yet<kbd>undo</kbd></button>
-        </div>
-      </template>
-      <template v-else>
-        <stove-call :headline="headline" :left="left" :advice="call?.advice ?? ''" :against="against" :trouble="trouble" />
-
-        <div class="foot">
-          <p class="then">
-            <span v-for="t in then" :key="t.what"
-              ><span class="dim">then</span> <b>{{ t.what }}</b> <span class="dim">{{ t.when }}</span></span
-            >
-            <span v-if="reckoning" class="dim" role="status">reckoning…</span>
-            <span v-if="undone" role="status">{{ undone }}</span>
-          </p>
-          <reading-entry v-if="reading" ref="entry" @read="read" @close="reading = false" />
-          <div v-if="earlier" class="earlier" role="group" aria-label="When it was done">
-            <button v-for="m in moments" :key="m.label" type="button" @click="act(m.at)">{{ call?.done }}, {{ m.label }}</button>
-          </div>
+  <on-slate service>
+    <div v-if="!record" class="stove empty">
+      <main>
+        <h1>Nothing on the stove</h1>
+        <p>Make a plan at the <router-link to="/fire">fire</router-link> and light the stove from there.</p>
+      </main>
+    </div>
+    <div v-else class="stove">
+      <main>
+        <template v-if="state === 'carved'">
+          <h1>{{ record.title }}: carved</h1>
+          <p class="advice">Look at the cut face before it is eaten, and write it down: nobody remembers.</p>
+          <outcome-form class="outcome" dark :outcome="record.outcome" @change="o => record && cook.judge(record.id, o)" />
           <div class="actions">
-            <button type="button" class="act" :disabled="!action" @click="act()">{{ call?.done ?? '…' }}<kbd>space</kbd></button>
-            <button v-if="state !== 'ready' && state !== 'heating'" type="button" @click="openReading">Reading<kbd>R</kbd></button>
-            <button
-              v-if="(state === 'on the heat' && action?.does !== 'pulled') || state === 'lifted'"
-              type="button"
-              @click="say({ kind: 'pulled' })"
-            >
-              Off the heat<kbd>P</kbd>
-            </button>
-            <button v-if="state === 'on the heat' || state === 'resting'" type="button" @click="lift">
-              {{ state === 'resting' ? 'Back to the heat' : 'Pause: lift out' }}<kbd>L</kbd>
-            </button>
+            <a-button class="act" @click="finish">To the book</a-button>
+            <a-button @click="undo">Not carved yet<kbd>undo</kbd></a-button>
           </div>
-          <div class="actions tools">
-            <button type="button" :aria-expanded="earlier" @click="earlier = !earlier">I’m late<kbd>E</kbd></button>
-            <button type="button" :disabled="!cook.canUndo" @click="undo">Undo<kbd>U</kbd></button>
-            <button type="button" :aria-pressed="caller.muted.value" @click="caller.toggle()">
-              {{ caller.muted.value ? 'Sound is off' : 'Sound is on' }}<kbd>M</kbd>
-            </button>
+        </template>
+        <template v-else>
+          <stove-call :headline="headline" :left="left" :advice="call?.advice ?? ''" :against="against" :trouble="trouble" />
+
+          <div class="foot">
+            <p class="then">
+              <span v-for="t in then" :key="t.what"
+                ><span class="dim">then</span> <b>{{ t.what }}</b> <span class="dim">{{ t.when }}</span></span
+              >
+              <span v-if="reckoning" class="dim" role="status">reckoning…</span>
+              <span v-if="undone" role="status">{{ undone }}</span>
+            </p>
+            <reading-entry v-if="reading" ref="entry" @read="read" @close="reading = false" />
+            <div v-if="earlier" class="earlier" role="group" aria-label="When it was done">
+              <a-button v-for="m in moments" :key="m.label" @click="act(m.at)">{{ call?.done }}, {{ m.label }}</a-button>
+            </div>
+            <div class="actions">
+              <a-button class="act" :disabled="!action" @click="act()">{{ call?.done ?? '…' }}<kbd>space</kbd></a-button>
+              <a-button v-if="state !== 'ready' && state !== 'heating'" @click="openReading">Reading<kbd>R</kbd></a-button>
+              <a-button
+                v-if="(state === 'on the heat' && action?.does !== 'pulled') || state === 'lifted'"
+                @click="say({ kind: 'pulled' })"
+              >
+                Off the heat<kbd>P</kbd>
+              </a-button>
+              <a-button v-if="state === 'on the heat' || state === 'resting'" @click="lift">
+                {{ state === 'resting' ? 'Back to the heat' : 'Pause: lift out' }}<kbd>L</kbd>
+              </a-button>
+            </div>
+            <div class="actions tools">
+              <a-button :aria-expanded="earlier" @click="earlier = !earlier">I’m late<kbd>E</kbd></a-button>
+              <a-button :disabled="!cook.canUndo" @click="undo">Undo<kbd>U</kbd></a-button>
+              <a-button :aria-pressed="caller.muted.value" @click="caller.toggle()">
+                {{ caller.muted.value ? 'Sound is off' : 'Sound is on' }}<kbd>M</kbd>
+              </a-button>
+            </div>
           </div>
-        </div>
-      </template>
-    </main>
-    <stove-side
-      :record="record"
-      :forecast="forecast"
-      :heard="heard"
-      :reckoning="reckoning"
-      :elapsed="elapsed"
-      :on-heat="onHeat"
-      :progress="progress"
-    />
-  </div>
+        </template>
+      </main>
+      <stove-side
+        :record="record"
+        :forecast="forecast"
+        :heard="heard"
+        :reckoning="reckoning"
+        :elapsed="elapsed"
+        :on-heat="onHeat"
+        :progress="progress"
+      />
+    </div>
+  </on-slate>
 </template>
 
 <style scoped>
@@ -270,8 +273,11 @@ h1 {
   flex-wrap: wrap;
   gap: 12px;
 }
-button {
+.ant-btn {
   position: relative;
+  height: auto;
+  white-space: normal;
+  line-height: 1.25;
   min-height: 84px;
   min-width: 84px;
   padding: 8px 22px 16px;
@@ -279,24 +285,23 @@ button {
   color: var(--chalk);
   border: 1px solid #30383c;
   border-radius: 4px;
-  font: inherit;
   font-size: 21px;
   font-weight: 600;
-  cursor: pointer;
 }
-button:hover:not(:disabled) {
+.ant-btn:hover:not(:disabled) {
   background: #2b3338;
+  color: var(--chalk);
 }
-button:disabled {
-  color: #6f7674;
-  cursor: default;
+.ant-btn:disabled {
+  background: #20262a;
+  color: #858c8a;
 }
-.earlier button {
+.earlier .ant-btn {
   min-height: 60px;
   padding: 8px 16px;
   font-size: 17px;
 }
-.act {
+.act.ant-btn {
   flex: 1 1 240px;
   max-width: 320px;
   background: #e69f3c;
@@ -304,10 +309,11 @@ button:disabled {
   color: #17120a;
   font-size: 27px;
 }
-.act:hover:not(:disabled) {
+.act.ant-btn:hover:not(:disabled) {
   background: var(--hot);
+  color: #17120a;
 }
-.tools button {
+.tools .ant-btn {
   min-height: 56px;
   padding: 4px 34px 6px 18px;
   font-size: 17px;
@@ -350,19 +356,20 @@ kbd {
   .tools {
     grid-template-columns: repeat(3, 1fr);
   }
-  .tools button {
+  .tools .ant-btn {
     padding: 4px 6px 12px;
     font-size: 16px;
   }
-  .act {
-    grid-column: 1 / -1;
-    max-width: none;
-    min-height: 92px;
-  }
-  button {
+  .ant-btn {
     min-height: 62px;
     padding: 6px 10px 14px;
     font-size: 18px;
+  }
+  .act.ant-btn {
+    grid-column: 1 / -1;
+    max-width: none;
+    min-height: 92px;
+    font-size: 27px;
   }
 }
 </style>

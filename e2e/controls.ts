@@ -1,0 +1,23 @@
+/** The library's parts as a cook uses them. */
+import type { Locator, Page } from '@playwright/test'
+
+/** Opens a list and picks what says so. */
+export async function pick(list: Locator, says: string | RegExp): Promise<void> {
+  await list.locator('xpath=ancestor::div[contains(@class, "ant-select-selector")]').click()
+  const open = list.page().locator('.ant-select-dropdown:not(.ant-select-dropdown-hidden)')
+  await open.locator('.ant-select-item-option').filter({ hasText: says }).first().click()
+}
+
+/** What a list stands at, as it is read. */
+export const picked = (list: Locator): Locator => list.locator('xpath=ancestor::div[contains(@class, "ant-select-selector")]')
+
+/** Chooses one of a few in sight. */
+export const choose = (page: Page, says: string | RegExp): Promise<void> =>
+  page.locator('.ant-radio-button-wrapper').filter({ hasText: says }).first().click()
+
+/** A day and time typed. @param written as it is read here, “5 Mar 2027 19:30” */
+export async function typeMoment(field: Locator, written: string): Promise<void> {
+  await field.click()
+  await field.fill(written)
+  await field.press('Enter')
+}

@@ -1,0 +1,24 @@
+<script setup lang="ts">
+/** A file of ours brought back: chosen, or dropped here. */
+import { UploadDragger as AUploadDragger } from 'ant-design-vue'
+
+defineProps<{ label: string }>()
+const emit = defineEmits<{ file: [file: File] }>()
+/** It is read here; nothing is sent. */
+function taken(file: File): boolean {
+  emit('file', file)
+  return false
+}
+</script>
+
+<template>
+  <a-upload-dragger class="file" accept="application/json,.json" :show-upload-list="false" :before-upload="taken">
+    {{ label }}, or drop it here
+  </a-upload-dragger>
+</template>
+
+<style scoped>
+.file :deep(.ant-upload-btn) {
+  padding: 9px 12px;
+}
+</style>
