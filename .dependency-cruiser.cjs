@@ -37,8 +37,14 @@ module.exports = {
     {
       name: 'core-has-yup-and-its-numerics-a-library',
       severity: 'error',
-      from: { path: '^core/src/', pathNot: '\\.test\\.ts$|^core/src/numerics/' },
+      from: { path: '^core/src/', pathNot: '\\.test\\.ts$|^core/src/(numerics|input)/' },
       to: { path: 'node_modules', pathNot: 'node_modules/yup/' }
+    },
+    {
+      name: 'what-is-typed-is-read-by-two-libraries',
+      severity: 'error',
+      from: { path: '^core/src/input/', pathNot: '\\.test\\.ts$' },
+      to: { path: 'node_modules', pathNot: 'node_modules/(yup|minisearch)/' }
     },
     {
       name: 'numerics-have-one-family-of-libraries',

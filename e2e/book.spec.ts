@@ -22,7 +22,7 @@ test('what finished cooks teach is planned with when the cook says so, stands in
   }
   const before = await pull()
   await page.goto(`${app.url}/book`)
-  const taught = page.getByRole('region', { name: 'What the kit has taught' })
+  const taught = page.getByRole('region', { name: 'What your cooks say of your kit' })
   await expect(taught).toHaveAttribute('aria-busy', 'false', { timeout: 60_000 })
   const pan = taught.getByRole('listitem').filter({ hasText: 'Cast-iron pan, 28 cm' })
   await expect(pan).toContainText(/from 5 cooks/)
@@ -44,9 +44,9 @@ test('what finished cooks teach is planned with when the cook says so, stands in
 
 test('with the server dead what the kit has taught says so', async ({ page }) => {
   await page.goto(`${app.url}/book`)
-  await expect(page.getByRole('region', { name: 'What the kit has taught' })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'What your cooks say of your kit' })).toBeVisible()
   await page.route('**/api/cooks/read', route => route.abort())
   await page.getByRole('link', { name: 'Fire', exact: true }).click()
   await page.getByRole('link', { name: 'Book', exact: true }).click()
-  await expect(page.getByRole('region', { name: 'What the kit has taught' }).getByRole('alert')).toContainText('does not answer')
+  await expect(page.getByRole('region', { name: 'What your cooks say of your kit' }).getByRole('alert')).toContainText('does not answer')
 })

@@ -21,3 +21,6 @@ export async function typeMoment(field: Locator, written: string): Promise<void>
   await field.fill(written)
   await field.press('Enter')
 }
+
+/** Unfolds what the sentence of the plan does not name. */
+export const allSettings = (page: Page): Promise<void> => page.getByRole('button', { name: 'All settings' }).click()

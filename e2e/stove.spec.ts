@@ -2,7 +2,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { App } from './app'
-import { pick } from './controls'
+import { allSettings, pick } from './controls'
 
 let app: App
 test.beforeAll(async () => {
@@ -134,6 +134,7 @@ test('the fat edge is called when its turn comes', async ({ page }) => {
   await page.clock.install()
   await page.goto(`${app.url}/fire`)
   await pick(page.getByLabel('Turn', { exact: true }), 'once')
+  await allSettings(page)
   await page.getByRole('textbox', { name: 'Fat edge' }).fill('1')
   await expect(page.getByLabel('Call sheet', { exact: true }).locator('ul')).toHaveAttribute('aria-busy', 'false')
   await page.getByRole('button', { name: 'Light the stove' }).click()
@@ -217,4 +218,25 @@ test('a joint in the oven heeds its probe, and a dead server and a closed page l
   await expect(page.getByText(/Pulled early: it will only reach/)).toBeVisible({ timeout: 20_000 })
   await page.keyboard.press('l')
   await called(page, /Out of the oven in/)
+})
+
+test('what was pressed with a finger is done with: space is the stove’s again', async ({ page }) => {
+  await page.goto(`${app.url}/fire`)
+  await page.getByRole('button', { name: 'Light the stove' }).click({ timeout: 20_000 })
+  await expect(page.getByRole('heading', { name: 'Light the ring' })).toBeVisible()
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('button', { name: /Undo/ })).toBeEnabled()
+  await expect(page.getByRole('heading', { level: 1 })).not.toContainText(/Light the ring|Reckoning/)
+  const lit = await page.getByRole('heading', { level: 1 }).innerText()
+  await page.getByRole('button', { name: /Undo/ }).click()
+  await expect(page.getByRole('heading', { name: 'Light the ring' })).toBeVisible()
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(lit)
+  // And after the menu.
+  await page.getByRole('link', { name: 'Book', exact: true }).click()
+  await page.getByRole('link', { name: /^Stove/ }).click()
+  await page.keyboard.press('u')
+  await expect(page.getByRole('heading', { name: 'Light the ring' })).toBeVisible()
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('button', { name: /Undo/ })).toBeEnabled()
 })

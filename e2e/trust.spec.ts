@@ -89,9 +89,12 @@ const PLACES = [
   '/book/demo-strip-galley'
 ]
 for (const path of PLACES) {
-  test(`axe finds nothing at ${path}`, async ({ page }) => {
+  test(`axe finds nothing at ${path}, nor on a phone`, async ({ page }) => {
     await page.goto(`${app.url}${path}`)
     await page.waitForTimeout(1500)
+    expect(await violations(page)).toEqual([])
+    await page.setViewportSize({ width: 390, height: 844 })
+    await page.waitForTimeout(300)
     expect(await violations(page)).toEqual([])
   })
 }

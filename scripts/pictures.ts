@@ -139,7 +139,7 @@ await view('pot', '/fire/plan/pot', async page => {
 await view('doneness', '/fire/doneness', async page => {
   await page.getByRole('button', { name: 'Seat a guest' }).click()
   await page.getByRole('button', { name: 'Seat a guest' }).click()
-  await pick(page.getByLabel('wants it').nth(1), /^medium,/)
+  await pick(page.getByLabel('wants it').nth(1), /^medium \d/)
 })
 await view('kit', '/fire/kit', async page => page.getByRole('button', { name: 'change', exact: true }).first().click())
 await view('bench', '/bench', async page => page.getByLabel('Weight of one').fill('300'))

@@ -109,6 +109,11 @@ describe('it is found again', () => {
     expect(await titles('100 %')).toEqual(['Feast at 100 % on the roof'])
     expect(await titles("'; drop table cooks; --")).toEqual([])
     expect(await titles('strip')).toHaveLength(2)
+    expect(await titles('rof feast')).toEqual(['Feast at 100 % on the roof'])
+    expect(await titles('bife de chorzo')).toHaveLength(2)
+    const [{ createdAt }] = ((await request(app).get('/api/cooks')).body as { cooks: { createdAt: number }[] }).cooks
+    expect(await titles(new Date(createdAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' }))).not.toEqual([])
+    expect(await titles('qwertz')).toEqual([])
   })
 
   it('taken out and put back', async () => {

@@ -42,7 +42,7 @@ const places = [
         The server does not answer. All is kept here and sent when it does.
       </p>
       <a-button class="units" :aria-label="`Units: ${units.label}. Change`" @click="units.toggle()">
-        <span class="all">{{ units.label }}</span><span class="degrees">{{ units.degrees }}</span>
+        {{ units.label }}
       </a-button>
     </header>
     <router-view />
@@ -138,43 +138,56 @@ nav a.here {
 .service .offline {
   color: var(--hot);
 }
-@media (min-width: 481px) {
-  .degrees {
-    display: none;
-  }
-}
-@media (max-width: 480px) {
-  .name,
-  .all {
-    display: none;
-  }
-}
 @media (max-width: 760px) {
   header {
-    padding: 0 10px;
-    gap: 0;
-    overflow-x: auto;
+    padding: 0 16px;
   }
   .name {
-    font-size: 19px;
-    margin-right: 6px;
+    font-size: 20px;
+  }
+  .units.ant-btn {
+    min-height: 36px;
   }
   nav {
+    position: fixed;
+    z-index: 20;
+    left: 0;
+    right: 0;
+    bottom: 0;
+    display: grid;
+    grid-template-columns: repeat(6, 1fr);
     gap: 0;
+    background: var(--marble);
+    border-top: 1px solid var(--rule);
+    padding-bottom: env(safe-area-inset-bottom);
   }
   nav a {
-    padding: 0 8px;
+    justify-content: center;
+    height: var(--foot);
+    padding: 0 2px;
     font-size: 15px;
+    border-bottom: 0;
   }
-  .units {
-    padding: 4px 6px;
-    font-size: 12.5px;
+  nav a.here {
+    border-top-color: var(--oxblood);
+  }
+  .service nav {
+    background: var(--service);
+    border-top-color: #2a2f32;
+  }
+  .service nav a.here {
+    border-top-color: var(--hot);
+  }
+  .lit {
+    position: absolute;
+    top: 10px;
+    right: 8px;
   }
   .offline {
     position: fixed;
     left: 0;
     right: 0;
-    bottom: 0;
+    bottom: var(--foot);
     background: var(--slate);
     color: var(--hot);
     padding: 8px 14px;

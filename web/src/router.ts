@@ -24,6 +24,7 @@ export const loadPlaces = (): Promise<unknown> => Promise.all(Object.values(LATE
 
 export const router = createRouter({
   history: createWebHistory(),
+  scrollBehavior: (to, from, saved) => saved ?? (to.path === from.path ? false : { top: 0 }),
   routes: [
     { path: '/', redirect: '/fire' },
     { path: '/counter', name: 'counter', component: LATER.counterPlace, meta: { title: 'Counter' } },

@@ -35,10 +35,18 @@ describe('every name finds its muscle', () => {
     ['misuji', 'flat-iron'],
     ['Flacheisen', 'flat-iron'],
     ['feather blade', 'blade'],
-    ['London broil', 'topside']
+    ['London broil', 'topside'],
+    ['whole rump', 'rump'],
+    ['tendreloin', 'fillet']
   ])('%s', (query, id) => {
     expect(found(query)).toBe(id)
   })
+
+  it.each([
+    ['sirlion', /sirloin/i],
+    ['rib rack', /rib/i],
+    ['モモ', /もも/]
+  ])('%s is nearly a name', (query, name) => expect(findCuts(query)[0]?.name).toMatch(name))
 
   it('nonsense finds nothing, and nothing typed finds nothing', () => {
     expect(findCuts('xyzzy')).toEqual([])

@@ -4,6 +4,7 @@
  */
 import { REGIONS, type Cut, type Region } from './cut'
 import { CUTS } from './cuts'
+import { isUnspaced, plain, WordSearch } from '#core/input/wordSearch'
 
 export interface NameMatch {
   readonly cut: Cut
@@ -26,7 +27,7 @@ export function findCuts(query: string): NameMatch[] {
     }
     if (nearest) best.push(nearest)
   }
-  return best.sort((a, b) => a.distance - b.distance)
+  return best.length > 0 ? best.sort((a, b) => a.distance - b.distance) : nearlyNamed(readings)
 }
 
 /**
@@ -55,19 +56,6 @@ const bare = (plainly: string): string =>
     .split(' ')
     .filter(w => !['steak', 'steaks', 'boneless', 'joint', 'whole'].includes(w))
     .join(' ')
-
-/** Lower case, no accents, no punctuation, single spaces; Japanese letters stay. */
-function plain(text: string): string {
-  return text
-    .normalize('NFD')
-    .replace(/\p{Script=Latin}\p{M}+/gu, c => c.charAt(0))
-    .normalize('NFC')
-    .toLowerCase()
-    .replace(/œ/g, 'oe')
-    .replace(/ß/g, 'ss')
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim()
-}
 
 /** What labels shorten, common practice, no source. */
 const ABBREVIATIONS: Readonly<Record<string, string>> = {
@@ -149,12 +137,12 @@ function readingsOf(query: string): ParsedName[] {
     .filter(w => !NOISE.has(w) && !/^\d/.test(w))
     .join(' ')
   if (spelled === '') return []
-  return spelled === typed
-    ? [{ text: typed, penalty: 0 }]
-    : [
-        { text: typed, penalty: 0 },
-        { text: spelled, penalty: 0.3 }
-      ]
+  const readings = [
+    { text: typed, penalty: 0 },
+    { text: spelled, penalty: 0.3 },
+    { text: bare(spelled), penalty: 0.6 }
+  ]
+  return readings.filter((r, i) => r.text !== '' && readings.findIndex(o => o.text === r.text) === i)
 }
 
 const INDEX = CUTS.map(cut => ({
@@ -167,26 +155,27 @@ const INDEX = CUTS.map(cut => ({
   ].map(n => ({ ...n, plainly: plain(n.name) }))
 }))
 
-/** Whole name 0; starts with it 1; a word starts with it 2; close spelling 3 and more; else Infinity. */
+/** Whole name 0; begins with it 1, or with a word that does 1.5; a later word starts with it 2; said within it 2.5; else Infinity. */
 function distanceTo(wanted: string, name: string): number {
   if (name === wanted) return 0
-  if (name.startsWith(wanted)) return 1
-  if (` ${name}`.includes(` ${wanted}`)) return 2
-  if (name !== '' && ` ${wanted} `.includes(` ${name} `)) return 2.5
-  const slips = editDistance(wanted, name)
-  return slips <= Math.floor(Math.max(wanted.length, 4) / 4) ? 3 + slips : Infinity
+  if (name.startsWith(`${wanted} `)) return 1
+  if (name.startsWith(wanted)) return 1.5
+  if (` ${name}`.includes(` ${wanted}`) || (isUnspaced(wanted) && name.includes(wanted))) return 2
+  return name !== '' && ` ${wanted} `.includes(` ${name} `) ? 2.5 : Infinity
 }
 
-/** Levenshtein distance. */
-function editDistance(a: string, b: string): number {
-  if (Math.abs(a.length - b.length) > a.length) return Infinity
-  let row = Array.from({ length: b.length + 1 }, (_, j) => j)
-  for (let i = 1; i <= a.length; i++) {
-    const next = [i]
-    for (let j = 1; j <= b.length; j++) {
-      next[j] = Math.min(row[j] + 1, next[j - 1] + 1, row[j - 1] + (a[i - 1] === b[j - 1] ? 0 : 1))
-    }
-    row = next
+const ALL_NAMES = INDEX.flatMap(({ cut, names }) => names.map(n => ({ cut, ...n })))
+const SPELLINGS = new WordSearch(ALL_NAMES.map(n => n.plainly))
+const MISSPELT = 3
+
+/** By names that are nearly what was typed, where none is just that. */
+function nearlyNamed(readings: readonly ParsedName[]): NameMatch[] {
+  const found = readings.at(-1)
+  if (!found) return []
+  const cuts = new Map<string, NameMatch>()
+  for (const at of SPELLINGS.find(found.text)) {
+    const { cut, name, region } = ALL_NAMES[at]
+    if (!cuts.has(cut.id)) cuts.set(cut.id, { cut, name, region, distance: MISSPELT + cuts.size })
   }
-  return row[b.length]
+  return [...cuts.values()]
 }

@@ -13,7 +13,7 @@ export const SURFACES: Record<SurfaceState, { readonly label: string; readonly f
   wet: { label: 'Wet', filmKgM2: 0.25, means: 'straight from the packet' },
   patted: { label: 'Patted dry', filmKgM2: 0.06, means: 'pressed with a cloth or paper' },
   starched: { label: 'Dusted with starch', filmKgM2: 0.03, means: 'patted, then a thin coat of plain starch' },
-  aired: { label: 'Aired', filmKgM2: 0.005, means: 'a day or two on a rack in the fridge' }
+  aired: { label: 'Dried in the fridge', filmKgM2: 0.005, means: 'a day or two on a rack in the fridge' }
 }
 
 export const INTACTS = ['yes', 'no', 'unknown'] as const

@@ -94,9 +94,9 @@ const ROWS: Record<SettingKey, Row> = {
     'the pan’s floor goes on cooking one face'
   ),
   grateC: row('Bars over the coals', 'grate', heat(GRATE_LIMITS_C), 'at the bars, where the meat lies'),
-  lidC: row('Under the lid', 'lid', heat(LID_LIMITS_C), 'the air beside the coals'),
+  lidC: row('Under the lid', 'lid', heat(LID_LIMITS_C), 'the air round the meat, away from the coals'),
   directS: row('Over the coals', 'direct', time([0, 3600]), 'for colour, in all'),
-  order: row('First', 'order', choice({ 'direct first': 'over the coals', 'indirect first': 'beside them' }), 'colour first or last'),
+  order: row('First', 'order', choice({ 'direct first': 'over the coals', 'indirect first': 'away from them' }), 'colour first or last'),
   covered: row('Lid on over the coals', 'covered', yes, 'warm air over the upper face'),
   bathC: row('Bath', 'bath', heat(BATH_LIMITS_C), 'as the machine shows it'),
   holdS: row('In it at least', 'hold', time([0, DAY_S]), 'however soon the centre is there'),
@@ -114,7 +114,7 @@ const ROWS: Record<SettingKey, Row> = {
   pasteMm: row('Mushroom paste', 'paste', depth([0, 20]), 'keeps the heat from the meat and the juice from the pastry'),
   pastryMm: row('Pastry', 'pastry', depth([1, 12]), 'rolled so thick'),
   cover: row(
-    'Rests',
+    'Rested',
     'cover',
     choice({ bare: 'bare', 'loose foil': 'under loose foil', 'tucked foil': 'foil tucked in', fridge: 'in the fridge' } satisfies Record<
       Cover,
@@ -122,7 +122,12 @@ const ROWS: Record<SettingKey, Row> = {
     >),
     'foil keeps it warm; tucked in it softens the crust'
   ),
-  rest: row('for', 'rest', { kind: 'rest', range: REST_LIMITS_S }, 'to its peak, by the clock, or half the cooking time'),
+  rest: row(
+    'Rest it',
+    'rest',
+    { kind: 'rest', range: REST_LIMITS_S },
+    'until the centre is at its hottest, a set time, or half the cooking time'
+  ),
   rewarmS: row('Back in the pan', 'rewarm', time([0, 300]), 'after the rest, each face so long, to crisp and warm it'),
   byClockS: row('By the clock', 'byClock', time([0, DAY_S]), 'instead of working it out; 0 for worked out')
 }

@@ -17,6 +17,6 @@ export const grillOver: Method<TwoZone> = {
   goal: (_, target) => target,
   unsuited: ({ piece }) =>
     piece.thicknessMm > 50 || piece.form === 'roast'
-      ? 'Past about 50 mm the outside burns before the middle is warm: finish it beside the coals.'
+      ? 'Past about 50 mm the outside burns before the middle is warm: finish it away from the coals.'
       : null
 }

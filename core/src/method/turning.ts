@@ -25,6 +25,13 @@ export function turningOf(spells: number): Turning {
   return named ?? `${spells} spells`
 }
 
+/** As it is read: a number of spells by the turns between them. */
+export const turningSaid = (turning: Turning): string => turning.replace(/^(\d+) spells$/, (_, n: string) => `${Number(n) - 1} times`)
+
+/** What there is to choose from where it is turned so now. */
+export const turningsBeside = (now: Turning | undefined): readonly Turning[] =>
+  now === undefined || TURNINGS.some(t => t === now) ? TURNINGS : [...TURNINGS, now]
+
 /** @returns null for a word that is no schedule */
 export function parseTurning(word: string): Turning | null {
   const named = TURNINGS.find(t => t === word)

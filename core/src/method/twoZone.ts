@@ -24,12 +24,12 @@ export interface TwoZone extends Resting {
 
 export const twoZone: Method<TwoZone> = {
   kind: 'two-zone grill',
-  free: 'time beside the coals',
+  free: 'time away from the coals',
   subject: (setup, fineness) => subjectOf(setup, fineness, []),
   program: (setup, free) => {
     const beside = stageIn(
       'under the lid',
-      'beside the coals, lid on',
+      'away from the coals, lid on',
       free,
       underLid(setup.settings.lidC, setup.constants, setup.settings.grill)
     )

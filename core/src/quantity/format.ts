@@ -14,6 +14,7 @@ export interface Shown {
   readonly unit: string
 }
 
+export const withArticle = (noun: string): string => `${/^[aeiou]/i.test(noun) ? 'an' : 'a'} ${noun}`
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
 export const shownText = (s: Shown): string => (s.unit === '' ? s.figure : `${s.figure}${NBSP}${s.unit}`)
@@ -23,9 +24,14 @@ const tidy = (value: number, digits: number): string => {
   return (Number(text) === 0 ? text.replace('-', '') : text).replace('-', '−')
 }
 
+/** °F from which on nobody sets a dial finer than by fives. */
+const BY_FIVES_F = 250
+const dialled = (value: number, system: UnitSystem): number => (system === 'us' && value >= BY_FIVES_F ? 5 * Math.round(value / 5) : value)
+
 export function showTemperature(celsius: number, system: UnitSystem, digits = 0): Shown {
   const u = shownUnit('temperature', system)
-  return { figure: tidy(fromBase(celsius, u), digits), unit: u.symbol }
+  const value = fromBase(celsius, u)
+  return { figure: tidy(digits === 0 ? dialled(value, system) : value, digits), unit: u.symbol }
 }
 
 /** A difference of temperatures: no offset, so 4 °C of carryover is 7 °F. */
@@ -40,14 +46,15 @@ export function editable(value: number, dimension: Dimension, system: UnitSystem
   const digits = { length: system === 'metric' ? 1 : 2, mass: system === 'metric' ? 0 : 1, temperature: 1, duration: 1, power: 0 }[
     dimension
   ]
-  return String(Number(fromBase(value, u).toFixed(digits)))
+  const shown = fromBase(value, u)
+  return String(Number((dimension === 'temperature' ? dialled(shown, system) : shown).toFixed(digits)))
 }
 
-/** Millimetres, or inches to the eighth under 4 in and the quarter above. */
+/** Millimetres, or inches: to the eighth under 4 in and the quarter above; what is thin or wanted exactly, to the sixteenth. */
 export function showLength(mm: number, system: UnitSystem, exact = false): Shown {
   if (system === 'metric') return { figure: tidy(mm, exact || mm < 5 ? 1 : 0).replace(/\.0$/, ''), unit: 'mm' }
   const inches = fromBase(mm, INCH)
-  if (exact || inches < 0.25) return { figure: tidy(inches, 2), unit: 'in' }
+  if (exact || inches < THIN_IN) return { figure: sixteenths(inches), unit: 'in' }
   return { figure: eighths(inches), unit: 'in' }
 }
 
@@ -55,10 +62,17 @@ export function showMass(grams: number, system: UnitSystem): Shown {
   if (system === 'metric') {
     return grams >= 1000 ? { figure: tidy(grams / 1000, 2), unit: 'kg' } : { figure: tidy(grams, 0), unit: 'g' }
   }
-  return grams >= POUND.factor
-    ? { figure: tidy(fromBase(grams, POUND), 2), unit: 'lb' }
-    : { figure: tidy(fromBase(grams, OUNCE), 1), unit: 'oz' }
+  const ounces = fromBase(grams, OUNCE)
+  const pounds = fromBase(grams, POUND)
+  const even = Math.abs(Math.round(pounds * 4) / 4 - pounds) < NEAR_A_QUARTER * pounds
+  // Quarters of a pound where it is near one or many; else ounces.
+  if (pounds >= MANY_LB || (even && pounds > 0.9)) return { figure: quarters(pounds), unit: 'lb' }
+  return { figure: ounces < FEW ? tidy(ounces, 1) : tidy(ounces, 0), unit: 'oz' }
 }
+const NEAR_A_QUARTER = 0.03
+const MANY_LB = 2
+/** Below so many a tenth of one counts. */
+const FEW = 3
 
 const FLUID_OUNCE_ML = 29.5735
 const QUART_OZ = 32
@@ -67,7 +81,8 @@ const QUART_OZ = 32
 export function showVolume(ml: number, system: UnitSystem): Shown {
   if (system === 'metric') return ml >= 1000 ? { figure: tidy(ml / 1000, 1), unit: 'l' } : { figure: tidy(ml, 0), unit: 'ml' }
   const ounces = ml / FLUID_OUNCE_ML
-  return ounces >= QUART_OZ ? { figure: tidy(ounces / QUART_OZ, 2), unit: 'qt' } : { figure: tidy(ounces, 1), unit: 'fl oz' }
+  if (Math.round(ounces) >= QUART_OZ) return { figure: quarters(ounces / QUART_OZ), unit: 'qt' }
+  return { figure: ounces < FEW ? tidy(ounces, 1) : tidy(ounces, 0), unit: 'fl oz' }
 }
 
 /** Seconds under a minute and a half, half minutes to an hour, then hours and minutes. */
@@ -104,10 +119,25 @@ function halves(value: number): string {
   return doubled % 2 === 0 ? String(whole) : `${whole === 0 ? '' : whole}½`
 }
 
+const THIN_IN = 0.5
+const GLYPH = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞']
+const part = (whole: number, fraction: string): string => `${whole === 0 && fraction !== '' ? '' : whole}${fraction}`
+
 function eighths(value: number): string {
-  const GLYPH = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞']
   const steps = value < 4 ? 1 : 2
   const n = Math.round((value * 8) / steps) * steps
-  const whole = Math.floor(n / 8)
-  return `${whole === 0 && n % 8 !== 0 ? '' : whole}${GLYPH[n % 8] ?? ''}`
+  return part(Math.floor(n / 8), GLYPH[n % 8])
+}
+const quarters = (value: number): string => {
+  const n = Math.round(value * 4) * 2
+  return part(Math.floor(n / 8), GLYPH[n % 8])
+}
+function sixteenths(value: number): string {
+  const n = Math.round(Math.abs(value) * 16)
+  if (n === 0) return Math.abs(value) > 0.002 ? '1⁄32' : '0'
+  const sign = value < 0 ? '−' : ''
+  return (
+    sign +
+    (n % 2 === 0 ? part(Math.floor(n / 16), GLYPH[(n % 16) / 2]) : `${n > 16 ? Math.floor(n / 16) : ''}${n > 16 ? NBSP : ''}${n % 16}⁄16`)
+  )
 }

@@ -34,7 +34,8 @@ export function parseQuantity(text: string, dimension: Dimension, bare?: Unit): 
   const clock = dimension === 'duration' ? /^\s*(\d+):([0-5]\d)\s*$/.exec(text) : null
   if (clock) return Number(clock[1]) * 60 + Number(clock[2])
 
-  let rest = text
+  // “1-1/2 in”: a hyphen that joins, not one that takes away.
+  let rest = text.replace(/(\d)-(\d+\s*\/\s*\d+)/g, '$1 $2')
   let total: number | undefined
   while (rest.trim() !== '') {
     const term = TERM.exec(rest)

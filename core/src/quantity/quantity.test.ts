@@ -1,12 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
-  editable,
   showClock,
   showDuration,
   showDurationRange,
+  editable,
   showLength,
   showMass,
+  showVolume,
   shownText,
   showTemperature,
   showTemperatureRise
@@ -41,6 +42,7 @@ describe('what a cook writes is read', () => {
     ['1½″', 'length', 38.1],
     ['½ in', 'length', 12.7],
     ['1 lb 4 oz', 'mass', 566.99],
+    ['1-1/2 in', 'length', 38.1],
     ['0.45 kg', 'mass', 450],
     ['-1 °C', 'temperature', -1],
     ['−1 C', 'temperature', -1],
@@ -100,7 +102,17 @@ describe('figures are rounded as a cook would', () => {
     expect(shownText(showLength(38, 'us'))).toBe('1½\u00a0in')
     expect(shownText(showLength(1.96, 'metric'))).toBe('2\u00a0mm')
     expect(shownText(showMass(1250, 'metric'))).toBe('1.25\u00a0kg')
-    expect(shownText(showMass(500, 'us'))).toBe('1.10\u00a0lb')
+    expect(shownText(showMass(500, 'us'))).toBe('18\u00a0oz')
+    expect(shownText(showMass(454, 'us'))).toBe('1\u00a0lb')
+    expect(shownText(showMass(1400, 'us'))).toBe('3\u00a0lb')
+    expect(shownText(showMass(570, 'us'))).toBe('1¼\u00a0lb')
+    expect(shownText(showMass(6, 'us'))).toBe('0.2\u00a0oz')
+    expect(shownText(showVolume(2000, 'us'))).toBe('2\u00a0qt')
+    expect(shownText(showTemperature(200, 'us'))).toBe('390\u00a0°F')
+    expect(shownText(showTemperature(54, 'us'))).toBe('129\u00a0°F')
+    expect(shownText(showLength(2, 'us', true))).toBe('1⁄16\u00a0in')
+    expect(shownText(showLength(30, 'us', true))).toBe('1\u00a03⁄16\u00a0in')
+    expect(editable(200, 'temperature', 'us')).toBe('390')
     expect(shownText(showTemperature(-0.2, 'metric'))).toBe('0\u00a0°C')
   })
 

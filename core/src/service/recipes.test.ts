@@ -71,8 +71,8 @@ describe('the book of sides and sauces', () => {
 describe('what a step says', () => {
   it('is in the units of whoever reads it', () => {
     expect(said('Fry in oil of {140 °C}', 'metric')).toBe('Fry in oil of 140\u00a0°C')
-    expect(said('Fry in oil of {140 °C}', 'us')).toBe('Fry in oil of 284\u00a0°F')
-    expect(said('Bring {2.5 l} of water', 'us')).toBe('Bring 2.64\u00a0qt of water')
+    expect(said('Fry in oil of {140 °C}', 'us')).toBe('Fry in oil of 285\u00a0°F')
+    expect(said('Bring {2.5 l} of water', 'us')).toBe('Bring 2¾\u00a0qt of water')
   })
   it('names no measure of its own outside the braces', () => {
     for (const recipe of RECIPES)

@@ -57,7 +57,7 @@ const PLACES: Record<Phase, Place> = {
   rewarm: PAN,
   oven: { into: 'into the oven', there: 'It is in the oven', out: 'Out of the oven', light: 'Heat the oven', lit: 'Oven is on' },
   coals: { into: 'over the coals', there: 'It is on', out: 'Off the grill', ...GRILL },
-  'under the lid': { into: 'beside the coals, lid on', there: 'Lid is on', out: 'Off the grill', ...GRILL },
+  'under the lid': { into: 'away from the coals, lid on', there: 'Lid is on', out: 'Off the grill', ...GRILL },
   bath: {
     into: 'in its bag into the bath',
     there: 'It is in the bath',

@@ -53,9 +53,9 @@ export function callSheet(
   return [
     ...heating,
     { id: 'pull', label: `${offWord(plan)} at`, shown: showTemperature(asked.shows(plan.pull.probe), system), why: whyPull(asked) },
-    { id: 'after', label: 'which is after', shown: afterShown(plan, spread), why: whyAfter(asked, lateS, spread) },
+    { id: 'after', label: 'That takes', shown: afterShown(plan, spread), why: whyAfter(asked, lateS, spread) },
     ...restLines(asked),
-    { id: 'eat', label: 'Peak in the rest', shown: showTemperature(plan.peak.core, system), why: whyEat(asked, lateS) }
+    { id: 'eat', label: 'Centre at its hottest', shown: showTemperature(plan.peak.core, system), why: whyEat(asked, lateS) }
   ]
 }
 

@@ -36,4 +36,11 @@ describe('the checklist', () => {
     expect(texts('after')).not.toContain('salt')
     expect(afterwards({ ...USUAL_PREPARATION, salt: 'after' }).join()).toMatch(/Salt the cut faces/)
   })
+
+  it('nothing is patted off that has just been dusted on', () => {
+    const tasks = checklistFor({ ...USUAL_PREPARATION, surface: 'starched', salt: '40 min before' }, strip, FIRST_REQUEST.piece)
+    const dusted = tasks.findIndex(t => t.id === 'starch')
+    expect(dusted).toBeGreaterThanOrEqual(0)
+    for (const t of tasks.slice(dusted + 1)) expect(t.text).not.toMatch(/pat/i)
+  })
 })

@@ -52,7 +52,9 @@ export function checklistFor(preparation: Preparation, cut: Cut, piece: Piece): 
       'Salt it on all sides',
       'Salt draws water first and lets it back after half an hour: in between, the faces are at their wettest.'
     )
-    add('pat after salt', 3 * MINUTE, 'Pat off what the salt drew', 'Drawn water must boil away before anything browns.')
+    // Starch goes on over a dry face: that task says so itself.
+    if (surface !== 'starched')
+      add('pat after salt', 3 * MINUTE, 'Pat off what the salt drew', 'Drawn water must boil away before anything browns.')
   }
   if (outMin > 0)
     add(

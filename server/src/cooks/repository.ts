@@ -2,6 +2,8 @@
  * Cooks and their events in the database. Every write is one transaction, and every
  * write may come twice: a client that lost its connection sends again.
  */
+import { foundBy } from '#core/book/foundBy'
+import { WordSearch } from '#core/input/wordSearch'
 import type { Knex } from 'knex'
 import type { CookEvent } from '#core/session/events'
 import { summaryOf, type CookRecord, type CookSummary, type Outcome } from '#core/book/record'
@@ -89,14 +91,11 @@ export class CookRepository {
     return (await this.db('cooks').where({ id: cookId }).update({ removed_at: removedAt })) > 0
   }
 
-  /** @param search words that must all be in the title, the notes or the request */
+  /** @param search by what a cook can be found, misspelt or not; the best first, or without any the newest */
   async list(search: string): Promise<CookSummary[]> {
-    const query = this.db<CookRow>('cooks').whereNull('removed_at').orderBy('created_at', 'desc').limit(500)
-    for (const word of search.toLowerCase().split(/\s+/).filter(Boolean)) {
-      const pattern = `%${word.replace(/[\\%_]/g, c => `\\${c}`)}%`
-      void query.andWhereRaw(`lower(title || ' ' || notes || ' ' || request) LIKE ? ESCAPE '\\'`, [pattern])
-    }
-    return (await withEvents(this.db, await query)).map(summaryOf)
+    const rows = await this.db<CookRow>('cooks').whereNull('removed_at').orderBy('created_at', 'desc').limit(500)
+    const cooks = (await withEvents(this.db, rows)).map(summaryOf)
+    return search.trim() === '' ? cooks : new WordSearch(cooks.map(foundBy)).find(search).map(i => cooks[i])
   }
 
   /** The newest finished cooks in which something was read, whole. @param most so many */

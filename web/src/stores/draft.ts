@@ -114,7 +114,7 @@ export const useDraft = defineStore('draft', () => {
       thicknessMm: ordered.thicknessMm ?? middle(shape.thicknessMm),
       lengthMm: middle(shape.lengthMm),
       widthMm: shape.outline === 'round' && chosen.form === 'steak' ? middle(shape.lengthMm) : middle(shape.widthMm),
-      startC: request.value.piece.startC
+      startC: FIRST_REQUEST.piece.startC
     }
     const weightG = ordered.pieceG ?? Math.round(weightFromSize(usual, chosen) / 10) * 10
     // Heavier than usual is a joint cut longer, or a steak larger both ways.
@@ -127,7 +127,8 @@ export const useDraft = defineStore('draft', () => {
 
   /** Puts another piece on the bench: nothing of the one before stays, and it is planned by what suits it. */
   function put(piece: Piece): void {
-    change({ piece })
+    const another = piece.cutId !== request.value.piece.cutId
+    change({ piece, ...(another ? { target: { ...request.value.target, coreC: FIRST_REQUEST.target.coreC } } : {}) })
     choose(suitsBest(request.value))
     forgive()
   }

@@ -59,6 +59,15 @@ export const usePreparation = defineStore('preparation', () => {
   )
   const compared = shallowRef<{ readonly question: PreparationQuestion; readonly answer: Compared } | null>(null)
 
+  // A face is wet or dry once, wherever that is said.
+  watch(
+    () => draft.request.piece.surface,
+    surface => {
+      if (surface !== preparation.value.surface) preparation.value = { ...preparation.value, surface }
+    },
+    { immediate: true }
+  )
+
   const tasks = computed(() => checklistFor(preparation.value, draft.cut, draft.request.piece))
 
   function change(part: Partial<Preparation>): void {

@@ -15,6 +15,7 @@ import { useGuests } from './guests'
 import { useKit } from './kit'
 import { usePass } from './pass'
 import { usePlan } from './plan'
+import { usePreparation } from './preparation'
 import { useUnits } from './units'
 
 const { start } = vi.hoisted(() => ({ start: vi.fn() }))
@@ -164,6 +165,27 @@ describe('the draft', () => {
       expect(() => setupOf(draft.request)).not.toThrow()
     }
   )
+
+  it('another cut begins from the fridge and from the usual doneness, on the scale that is gone by; the same one keeps what was said of it', () => {
+    const draft = useDraft()
+    draft.aim({ coreC: 63 })
+    draft.measure({ startC: 18 })
+    draft.take(CUTS.find(c => c.id === 'strip')!)
+    expect(draft.request.target.coreC).toBe(63)
+    draft.take(CUTS.find(c => c.id === 'bavette')!)
+    expect(draft.request.piece.startC).toBe(FIRST_REQUEST.piece.startC)
+    expect(draft.request.target).toEqual(FIRST_REQUEST.target)
+  })
+
+  it('a face is wet or dry once, wherever that is said', async () => {
+    const draft = useDraft()
+    const preparation = usePreparation()
+    draft.measure({ surface: 'wet' })
+    await nextTick()
+    expect(preparation.preparation.surface).toBe('wet')
+    preparation.change({ surface: 'aired' })
+    expect(draft.request.piece.surface).toBe('aired')
+  })
 
   it('a problem stands until it is mended or another cut is taken', () => {
     const draft = useDraft()

@@ -1,6 +1,7 @@
 /** The unit system a cook reads, everywhere at once. */
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
+import { sayIn } from '#core/quantity/sentence'
 import type { UnitSystem } from '#core/quantity/units'
 import { kept } from './kept'
 
@@ -11,9 +12,10 @@ export const useUnits = defineStore('units', () => {
     stored => (stored === 'us' ? 'us' : 'metric')
   )
   const label = computed(() => (system.value === 'metric' ? 'mm · °C · g' : 'in · °F · oz'))
-  const degrees = computed(() => (system.value === 'metric' ? '°C' : '°F'))
   const toggle = (): void => {
     system.value = system.value === 'metric' ? 'us' : 'metric'
   }
-  return { system, label, degrees, toggle }
+  /** A sentence written in metric, as it is read here. */
+  const say = (text: string): string => sayIn(text, system.value)
+  return { system, label, toggle, say }
 })

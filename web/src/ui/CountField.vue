@@ -3,7 +3,15 @@
 import { ref, watch } from 'vue'
 import TypedField from './TypedField.vue'
 
-const props = defineProps<{ modelValue: number; label: string; unit: string; range: readonly [number, number]; step: number }>()
+const props = defineProps<{
+  modelValue: number
+  label: string
+  unit: string
+  range: readonly [number, number]
+  step: number
+  /** As a figure in a sentence. */
+  inline?: boolean | undefined
+}>()
 const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
 const written = (value: number): string => String(Math.round(value * 1000) / 1000)
 const text = ref(written(props.modelValue))
@@ -40,5 +48,5 @@ function nudge(direction: 1 | -1, event: KeyboardEvent): void {
 </script>
 
 <template>
-  <typed-field :label="label" :text="text" :unit="unit" :problem="problem" @typed="typed" @step="nudge" />
+  <typed-field :label="label" :text="text" :unit="unit" :problem="problem" :inline="inline" @typed="typed" @step="nudge" />
 </template>

@@ -4,7 +4,7 @@ import { Checkbox as ACheckbox } from 'ant-design-vue'
 import { computed } from 'vue'
 import { toppedUp, type Dial, type SettingKey, type Settings } from '#core/method/dials'
 import type { RestLength } from '#core/method/method'
-import { TURNINGS } from '#core/method/turning'
+import { turningSaid, turningsBeside } from '#core/method/turning'
 import { capital } from '#core/quantity/format'
 import CountField from './CountField.vue'
 import PickField from './PickField.vue'
@@ -32,14 +32,10 @@ const shown = computed(() =>
 const set = (key: SettingKey, value: unknown): void => emit('turn', { [key]: value })
 const number = (key: SettingKey): number => Number(props.values[key] ?? 0)
 
-const turnings = computed(() => {
-  const { turning } = props.values
-  const all = turning === undefined || TURNINGS.some(t => t === turning) ? TURNINGS : [...TURNINGS, turning]
-  return all.map(value => ({ value, label: value }))
-})
+const turnings = computed(() => turningsBeside(props.values.turning).map(value => ({ value, label: turningSaid(value) })))
 
-const SCHOOLS = [
-  { value: 'to the peak', label: 'to its peak' },
+const RESTS = [
+  { value: 'to the peak', label: 'until it is at its hottest' },
   { value: 'clock', label: 'a set time' },
   { value: 'half the cooking time', label: 'half the cooking time' }
 ] as const
@@ -60,7 +56,7 @@ const USUAL_CLOCK_S = 600
 
 <template>
   <div class="board">
-    <template v-for="d in shown" :key="d.key">
+    <div v-for="d in shown" :key="d.key" class="dial">
       <quantity-field
         v-if="d.kind === 'quantity'"
         class="field"
@@ -90,7 +86,7 @@ const USUAL_CLOCK_S = 600
         @update:model-value="v => set(d.key, v)"
       />
       <template v-else-if="d.kind === 'rest'">
-        <pick-field class="field wide" :label="d.label" :options="SCHOOLS" :model-value="rest.kind" @update:model-value="restFor" />
+        <pick-field class="field wide" :label="d.label" :options="RESTS" :model-value="rest.kind" @update:model-value="restFor" />
         <quantity-field
           v-if="rest.kind === 'clock'"
           class="field"
@@ -126,8 +122,9 @@ const USUAL_CLOCK_S = 600
       <a-checkbox v-else class="yes" :checked="values[d.key] === true" @update:checked="(yes: boolean) => set(d.key, yes)">
         {{ d.label }}
       </a-checkbox>
-    </template>
-    <div v-if="clock && clock.kind === 'quantity'" class="clock">
+      <p class="says">{{ d.says }}</p>
+    </div>
+    <div v-if="clock && clock.kind === 'quantity'" class="dial clock">
       <pick-field
         class="field wide"
         :label="capital(free)"
@@ -154,24 +151,32 @@ const USUAL_CLOCK_S = 600
 
 <style scoped>
 .board {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 250px), 1fr));
+  gap: 14px 22px;
+}
+.dial {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 12px;
   align-items: flex-end;
+  align-content: flex-start;
+  gap: 2px 10px;
 }
 .field {
-  width: 98px;
+  width: 112px;
 }
 .wide {
-  width: 138px;
+  width: 150px;
 }
 .yes {
   align-items: center;
   min-height: 32px;
   font-size: 14.5px;
 }
-.clock {
-  display: flex;
-  gap: 8px 12px;
+.says {
+  flex-basis: 100%;
+  font-size: 13px;
+  line-height: 1.35;
+  color: var(--ink-2);
 }
 </style>

@@ -18,7 +18,10 @@ function taken(file: File): boolean {
 </template>
 
 <style scoped>
-.file :deep(.ant-upload-btn) {
+.file :deep(.ant-upload.ant-upload-btn) {
   padding: 9px 12px;
+}
+.file :deep(.ant-upload-drag) {
+  height: auto;
 }
 </style>

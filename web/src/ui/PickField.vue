@@ -1,32 +1,23 @@
 <script setup lang="ts">
 /** One of several by name. */
 import { Select as ASelect } from 'ant-design-vue'
-import { computed, nextTick, onMounted, ref, useId, useTemplateRef, watch } from 'vue'
+import { computed, useId, useTemplateRef } from 'vue'
+import { useMendedList } from './useMendedList'
 
 const props = defineProps<{
   modelValue: string
   label: string
   options: readonly { readonly value: string; readonly label: string }[]
   title?: string | undefined
+  /** Whether its list is long enough to be searched by typing. */
+  long?: boolean | undefined
   /** As a word in a sentence: its label before it, or kept for those who cannot see the sentence. */
   inline?: 'label seen' | 'label hidden' | undefined
 }>()
 const emit = defineEmits<{ 'update:modelValue': [value: string] }>()
 const id = useId()
 const box = useTemplateRef<HTMLElement>('box')
-const open = ref(false)
-/** The library leaves out whether its list is open, and names one that is not there until it first is. */
-function mend(): void {
-  const input = box.value?.querySelector('input')
-  if (!input) return
-  input.setAttribute('aria-expanded', String(open.value))
-  if (open.value) input.setAttribute('aria-controls', `${id}_list`)
-  for (const names of ['aria-owns', 'aria-controls', 'aria-activedescendant']) {
-    if (!document.getElementById(input.getAttribute(names) ?? '')) input.removeAttribute(names)
-  }
-}
-onMounted(mend)
-watch(open, () => nextTick(mend))
+const open = useMendedList(box, id)
 // The library's list is its own to change.
 const listed = computed(() => props.options.map(o => ({ ...o })))
 </script>
@@ -38,6 +29,8 @@ const listed = computed(() => props.options.map(o => ({ ...o })))
       :id="id"
       :value="modelValue"
       :options="listed"
+      :show-search="long ?? false"
+      option-filter-prop="label"
       :bordered="inline === undefined"
       :virtual="false"
       :dropdown-match-select-width="false"
@@ -75,11 +68,20 @@ label {
   clip-path: inset(50%);
 }
 .inline :deep(.ant-select) {
+  height: 34px;
   border-bottom: 2px solid var(--oxblood);
-  font-weight: 600;
+  font-size: inherit;
 }
 .inline :deep(.ant-select .ant-select-selector) {
+  font-size: inherit;
+  min-height: 0;
+  height: 32px;
   padding: 0 18px 0 2px;
+}
+.inline :deep(.ant-select-selector .ant-select-selection-item) {
+  font-size: inherit;
+  line-height: 32px;
+  font-weight: 600;
 }
 .inline :deep(.ant-select-arrow) {
   inset-inline-end: 3px;

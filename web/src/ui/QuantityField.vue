@@ -14,6 +14,8 @@ const props = defineProps<{
   /** In base units. */
   range: readonly [number, number]
   hint?: string | undefined
+  /** As a figure in a sentence. */
+  inline?: boolean | undefined
 }>()
 const emit = defineEmits<{ 'update:modelValue': [value: number]; problem: [message: string | null] }>()
 
@@ -71,5 +73,14 @@ function step(direction: 1 | -1, event: KeyboardEvent): void {
 </script>
 
 <template>
-  <typed-field :label="label" :text="text" :unit="unit.symbol" :problem="problem" :hint="hint" @typed="typed" @step="step" />
+  <typed-field
+    :label="label"
+    :text="text"
+    :unit="unit.symbol"
+    :problem="problem"
+    :inline="inline"
+    :hint="hint"
+    @typed="typed"
+    @step="step"
+  />
 </template>

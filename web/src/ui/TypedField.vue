@@ -3,7 +3,15 @@
 import { Input as AInput } from 'ant-design-vue'
 import { useId } from 'vue'
 
-defineProps<{ label: string; text: string; unit: string; problem: string | null; hint?: string | undefined }>()
+defineProps<{
+  label: string
+  text: string
+  unit: string
+  problem: string | null
+  hint?: string | undefined
+  /** As a figure in a sentence, which says what it is: its label is for those who cannot see that. */
+  inline?: boolean | undefined
+}>()
 const emit = defineEmits<{ typed: [written: string]; step: [direction: 1 | -1, event: KeyboardEvent] }>()
 const id = useId()
 // One listener: the library's input takes no list of them.
@@ -14,7 +22,7 @@ function stepped(e: KeyboardEvent): void {
 </script>
 
 <template>
-  <div class="typed">
+  <div class="typed" :class="{ inline }">
     <label :for="id">{{ label }}</label>
     <a-input
       :id="id"
@@ -43,6 +51,42 @@ function stepped(e: KeyboardEvent): void {
 label {
   font-size: 13px;
   color: var(--ink-2);
+}
+.inline {
+  display: inline-flex;
+  max-width: 260px;
+}
+.inline label {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+}
+.inline :deep(.ant-input-affix-wrapper) {
+  width: fit-content;
+  height: 34px;
+  min-height: 0;
+  padding: 0 2px;
+  border-width: 0 0 2px;
+  border-radius: 0;
+  border-color: var(--oxblood);
+  background: none;
+  box-shadow: none;
+  font-weight: 600;
+}
+.inline :deep(.ant-input) {
+  width: 6ch;
+  min-width: 2ch;
+  min-height: 0;
+  field-sizing: content;
+  background: none;
+  font-weight: 600;
+}
+@supports (field-sizing: content) {
+  .inline :deep(.ant-input) {
+    width: auto;
+  }
 }
 .problem {
   color: #9a211b;

@@ -8,7 +8,7 @@ import { PUBLIC_HEALTH } from '#core/doneness/scale'
 import type { Measure } from '#core/meat/contradiction'
 import { keepingOf } from '#core/shop/larder'
 import { faceAreaM2, weightFromSize } from '#core/meat/piece'
-import { showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
+import { showLength, showMass, showTemperature, shownText, withArticle } from '#core/quantity/format'
 import { coverage } from '#core/request/setup'
 import { NOT_INTACT_C } from '#core/safety/cautions'
 import { useDraft } from '../../stores/draft'
@@ -68,8 +68,8 @@ const called = computed(() => mass(weightFromSize(piece.value, draft.cut)))
       <a-button class="mend" @click="mend">Make the {{ culpritName }} {{ fit }}</a-button>
     </template>
     <p v-else class="verdict">
-      Yes: sizes and weight fit a {{ draft.cut.name.toLowerCase() }}. These sizes call for {{ called }}, within a quarter of what the scale
-      says.
+      Yes: sizes and weight fit {{ withArticle(draft.cut.name.toLowerCase()) }}. These sizes call for {{ called }}, within a quarter of what
+      the scale says.
     </p>
     <hr />
     <dl>
@@ -79,15 +79,15 @@ const called = computed(() => mass(weightFromSize(piece.value, draft.cut)))
       </div>
       <div>
         <dt>In the {{ pan.name.toLowerCase() }}</dt>
-        <dd>{{ covered }} % of its floor</dd>
+        <dd>{{ piece.lengthMm > pan.diameterMm ? 'longer than its floor' : `${covered} % of its floor` }}</dd>
       </div>
       <div>
         <dt>Grain</dt>
-        <dd>{{ draft.cut.grain.text }}</dd>
+        <dd>{{ units.say(draft.cut.grain.text) }}</dd>
       </div>
       <div>
         <dt>Mind</dt>
-        <dd>{{ draft.cut.pitfalls[0] }}</dd>
+        <dd>{{ units.say(draft.cut.pitfalls[0]) }}</dd>
       </div>
     </dl>
     <p v-if="preparation.packet && keeping" class="verdict" :class="{ wrong: keeping.state !== 'good' }">
@@ -141,7 +141,7 @@ dd {
 .go {
   margin-top: auto;
   position: sticky;
-  bottom: 20px;
+  bottom: calc(20px + var(--foot, 0px));
   flex: none;
 }
 </style>

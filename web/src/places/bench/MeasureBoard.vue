@@ -14,7 +14,7 @@ import {
   type Outside,
   type SurfaceState
 } from '#core/meat/piece'
-import { showLength, showMass, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import { showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
 import { useDraft } from '../../stores/draft'
 import { usePlan } from '../../stores/plan'
 import { useUnits } from '../../stores/units'
@@ -85,8 +85,7 @@ const thinEndText = computed(() => {
 })
 const area = computed(() => faceAreaM2(piece.value, draft.cut))
 const fridge = computed(
-  () =>
-    `a fridge is about ${shownText(showTemperature(4, units.system))}; half an hour out adds ${showTemperatureRise(3, units.system).figure} to ${shownText(showTemperatureRise(6, units.system))}`
+  () => `a fridge is about ${shownText(showTemperature(4, units.system))}; “Get it ready” says what time out of it adds`
 )
 const filmText = computed(() => {
   const grams = SURFACES[piece.value.surface].filmKgM2 * 2 * area.value * 1000
@@ -210,8 +209,8 @@ const sizes = computed((): Size[] => {
 }
 .fields {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
-  gap: 16px 22px;
+  grid-template-columns: repeat(auto-fill, minmax(min(44%, 210px), 1fr));
+  gap: 14px 16px;
   margin-bottom: 18px;
 }
 .also {

@@ -158,7 +158,7 @@ const alike = computed(() => {
       <a-button @click="equal(portions.length - 1)">−</a-button>
       <strong>{{ portions.length }}</strong>
       <a-button @click="equal(portions.length + 1)">+</a-button>
-      <span class="quiet">of one weight, or</span>
+      <a-button @click="equal(portions.length)">all of one weight</a-button>
       <a-button @click="equal(counter.ask.guests)">one for each of {{ counter.ask.guests }}</a-button>
       <template v-if="draft.cut.portioning === 'slices'">
         <a-button v-for="mm in [25, 38, 50]" :key="mm" @click="slice(mm)">slices of {{ length(mm) }}</a-button>

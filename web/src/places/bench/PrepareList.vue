@@ -174,8 +174,8 @@ function setGoesIn(text: string): void {
           <a-checkbox class="task" :checked="store.ticked.includes(t.id)" @update:checked="store.tick(t.id)">
             <time>{{ when(t.before) }}</time>
             <span
-              ><strong>{{ t.text }}</strong
-              ><br /><span class="quiet">{{ t.because }}</span></span
+              ><strong>{{ units.say(t.text) }}</strong
+              ><br /><span class="quiet">{{ units.say(t.because) }}</span></span
             >
           </a-checkbox>
         </li>

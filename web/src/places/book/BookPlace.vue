@@ -212,11 +212,11 @@ main a:not(.title) {
   .cooks :deep(tr.ant-table-row) {
     display: grid;
     grid-template-columns: 1fr 1fr;
-    border-top: 1px solid var(--rule);
+    border-bottom: 1px solid var(--rule);
     padding: 8px 0;
   }
   .cooks :deep(tr.ant-table-row > td) {
-    border: 0;
+    border: 0 !important;
     padding: 3px 0;
     text-align: start !important;
   }

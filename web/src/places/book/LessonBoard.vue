@@ -25,7 +25,7 @@ onMounted(async () => {
         found.value = await remote.lessons(cooks, token)
       },
       0,
-      () => (trouble.value = 'What they teach could not be worked out.')
+      () => (trouble.value = 'What they say of it could not be worked out.')
     )
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : String(error)
@@ -108,7 +108,7 @@ function planWith({ shelf, id }: Lesson, value: number | null): void {
 
 <template>
   <section class="lessons" aria-labelledby="lessons" :aria-busy="found === null && trouble === null">
-    <h2 id="lessons">What the kit has taught</h2>
+    <h2 id="lessons">What your cooks say of your kit</h2>
     <p v-if="trouble" class="quiet" role="alert">{{ trouble }}</p>
     <p v-else-if="found === null" class="quiet" role="status">Reading what the probe said…</p>
     <p v-else-if="rows.length === 0" class="quiet">

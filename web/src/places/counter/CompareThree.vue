@@ -28,14 +28,15 @@ const rows = (cut: Cut): { label: string; value: string; share?: number }[] => {
     { label: 'Fat', value: `${Math.round(100 * cut.fat[0])}–${Math.round(100 * cut.fat[1])} %`, share: cut.fat[1] / 0.28 },
     { label: 'Thick', value: `${thin.figure}–${shownText(thick)}` },
     { label: 'Buy', value: `${buy.pieces > 1 ? `${buy.pieces} × ` : ''}${shownText(showMass(buy.pieceG, units.system))}` },
-    { label: 'A plate', value: plate(cut, buy.totalG) },
+    { label: 'Cost', value: plate(cut, buy.totalG) },
     { label: 'Heat', value: choice ? `${choice.heat}, about ${choice.minutes} min` : cut.suits.map(s => s.heat).join(', ') }
   ]
 }
+const PRICES = ['cheap', 'fairly cheap', 'middling', 'dear', 'very dear'] as const
 /** What each diner's share costs, and what a kilogram or a pound of it comes to as eaten; without a price, how dear it usually is. */
 function plate(cut: Cut, boughtG: number): string {
   const price = counter.ask.prices[cut.id] as number | undefined
-  if (price === undefined) return '●'.repeat(cut.price) + '○'.repeat(5 - cut.price)
+  if (price === undefined) return PRICES[cut.price - 1]
   const { perDiner, perEatenKg, eatenG } = costOf(price, boughtG, counter.ask.guests, cut.trim, USUAL_LOSS)
   const { words, factor } = perMass(units.system)
   return `${money(perDiner)} for ${shownText(showMass(eatenG, units.system))}, ${money(perEatenKg / factor)} ${words} as eaten`
@@ -72,7 +73,7 @@ const priceOf = (cut: Cut): number | null => {
         </a-button>
       </header>
       <cut-drawing :cut="cut" :scale="scale" :width="250" :height="92" />
-      <p class="because">{{ because(cut) }}</p>
+      <p class="because">{{ units.say(because(cut)) }}</p>
       <dl>
         <div v-for="r in rows(cut)" :key="r.label">
           <dt>{{ r.label }}</dt>

@@ -3,7 +3,7 @@
 import OnSlate from '../../ui/OnSlate.vue'
 import { Button as AButton, Input as AInput, Radio as ARadio, RadioGroup as ARadioGroup } from 'ant-design-vue'
 import { computed, ref, watch } from 'vue'
-import { RouterLink, useRouter } from 'vue-router'
+import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { isTender, REGION_NAMES, REGIONS, tendernessWord, type Cut, type Region } from '#core/meat/cut'
 import { CUTS } from '#core/meat/cuts'
 import { askWhere, findCuts, type NameMatch } from '#core/meat/names'
@@ -13,6 +13,7 @@ import PickField from '../../ui/PickField.vue'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
 import TabRow from '../../ui/TabRow.vue'
 import { useCounter } from '../../stores/counter'
+import { useUnits } from '../../stores/units'
 import { useDraft } from '../../stores/draft'
 import AskLine from './AskLine.vue'
 import CompareThree from './CompareThree.vue'
@@ -22,9 +23,10 @@ import OrderSheet from './OrderSheet.vue'
 import SideOfBeef from './SideOfBeef.vue'
 
 const counter = useCounter()
+const units = useUnits()
 const draft = useDraft()
 const router = useRouter()
-const identifying = ref(false)
+const identifying = ref(useRoute().query['ask'] === 'packet')
 const tinted = ref<'tenderness' | 'what suits me'>('tenderness')
 const sheet = ref<'about' | 'order'>('about')
 
@@ -142,7 +144,7 @@ const settle = (region: Region, cut: Cut): void => {
       </p>
 
       <identify-packet v-if="identifying" @choose="choose" @close="identifying = false" />
-      <side-of-beef v-else :chosen-id="counter.chosenId" :suits="suits" :found="found" @choose="choose" />
+      <side-of-beef v-else :class="{ searching }" :chosen-id="counter.chosenId" :suits="suits" :found="found" @choose="choose" />
 
       <compare-three v-if="!searching && !identifying" />
 
@@ -169,7 +171,7 @@ const settle = (region: Region, cut: Cut): void => {
           </span>
           <span class="tender">{{ tendernessWord(r.cut) }}</span>
           <span class="says"
-            >{{ r.says.join(' ') }} <em v-if="r.against">{{ r.against }}</em></span
+            >{{ units.say(r.says.join(' ')) }} <em v-if="r.against">{{ r.against }}</em></span
           >
         </a-radio>
       </a-radio-group>
@@ -317,13 +319,17 @@ const settle = (region: Region, cut: Cut): void => {
 .go {
   margin-top: 18px;
   position: sticky;
-  bottom: 20px;
+  bottom: calc(20px + var(--foot, 0px));
   flex: none;
   box-shadow:
     0 0 0 6px var(--slate),
     0 26px 0 6px var(--slate);
 }
 @media (max-width: 760px) {
+  /* What is found stands where the eye is. */
+  .searching {
+    display: none;
+  }
   .row :deep(.ant-radio + span) {
     grid-template-columns: 70px 1fr;
   }

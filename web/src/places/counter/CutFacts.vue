@@ -30,13 +30,14 @@ const force = computed(() =>
 <template>
   <div>
     <p v-if="cut.braise" class="braise" role="alert">
-      <strong>Not for pan, oven or coals.</strong> {{ cut.braise.because }} {{ cut.braise.outline }} Braises are not planned here.
+      <strong>Not for pan, oven or coals.</strong> {{ units.say(`${cut.braise.because} ${cut.braise.outline}`) }} Braises are not planned
+      here.
     </p>
     <h3>Heat</h3>
     <dl>
       <div v-for="s in cut.suits" :key="s.heat">
         <dt>{{ s.heat }}</dt>
-        <dd>{{ s.because }}</dd>
+        <dd>{{ units.say(s.because) }}</dd>
       </div>
     </dl>
     <h3>The piece</h3>
@@ -72,18 +73,18 @@ const force = computed(() =>
       </div>
       <div>
         <dt>Grain</dt>
-        <dd>{{ grain }}</dd>
+        <dd>{{ units.say(grain) }}</dd>
       </div>
       <div v-for="f in cut.features" :key="f.kind">
         <dt>{{ f.kind }}</dt>
-        <dd>{{ f.where }}. {{ f.advice }}</dd>
+        <dd>{{ units.say(`${f.where}. ${f.advice}`) }}</dd>
       </div>
     </dl>
     <h3>Mind</h3>
-    <p v-for="p in cut.pitfalls" :key="p" class="mind">{{ p }}</p>
+    <p v-for="p in cut.pitfalls" :key="p" class="mind">{{ units.say(p) }}</p>
     <h3>Instead</h3>
     <p v-for="s in cut.substitutes" :key="s.id" class="mind">
-      <a-button class="link" @click="counter.choose(s.id)">{{ cutById(s.id)?.name }}</a-button>: {{ s.because }}
+      <a-button class="link" @click="counter.choose(s.id)">{{ cutById(s.id)?.name }}</a-button>: {{ units.say(s.because) }}
     </p>
     <h3>Called</h3>
     <dl class="names">

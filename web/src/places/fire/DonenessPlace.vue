@@ -71,7 +71,7 @@ function edit(index: number, part: { from?: number; aim?: number }): void {
 const LIMITS = [0, 90] as const
 
 const seatAs = (word: string): number => scaleOf(draft.request.target).bands.find(b => b.word === word)?.aim ?? draft.request.target.coreC
-const words = computed(() => scaleOf(draft.request.target).bands.map(b => ({ value: b.word, label: `${b.word}, ${degrees(b.aim)}` })))
+const words = computed(() => scaleOf(draft.request.target).bands.map(b => ({ value: b.word, label: `${b.word} ${figure(b.aim)}` })))
 </script>
 
 <template>
@@ -79,7 +79,9 @@ const words = computed(() => scaleOf(draft.request.target).bands.map(b => ({ val
     <main>
       <fire-tabs />
       <h1>What the words mean</h1>
-      <p class="quiet">The figure is the core at its peak. The schools differ by up to eight degrees over one word: point at yours.</p>
+      <p class="quiet">
+        The figure is the centre at its hottest. Cooks differ by up to eight degrees over one word: choose the scale you go by.
+      </p>
       <div ref="box" class="scales">
         <svg v-if="width > 0" :width="whole" :height="H">
           <defs>

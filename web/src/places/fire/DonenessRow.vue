@@ -30,7 +30,7 @@ const chosenBand = computed(() => String(bandOf(scale.value, request.value.targe
   <div class="row">
     <pick-field
       class="school"
-      label="School"
+      label="Scale"
       :model-value="scale.id"
       :options="guests.scales.map(s => ({ value: s.id, label: s.name.replace(' school', '') }))"
       :title="scale.says"
@@ -39,12 +39,12 @@ const chosenBand = computed(() => String(bandOf(scale.value, request.value.targe
     <choice-row label="Doneness" :model-value="chosenBand" :options="doneness" @update:model-value="v => draft.aim({ coreC: Number(v) })" />
     <quantity-field
       class="narrow"
-      label="Peak"
+      label="Centre"
       dimension="temperature"
       :range="TARGET_LIMITS"
       :model-value="request.target.coreC"
       @update:model-value="v => draft.aim({ coreC: v })"
-      @problem="m => draft.complain('Peak at the core', m)"
+      @problem="m => draft.complain('Centre', m)"
     />
   </div>
 </template>
@@ -61,5 +61,13 @@ const chosenBand = computed(() => String(bandOf(scale.value, request.value.targe
 }
 .narrow {
   width: 92px;
+}
+@media (max-width: 760px) {
+  .school {
+    width: 130px;
+  }
+  .row > :nth-child(2) {
+    order: 3;
+  }
 }
 </style>

@@ -12,7 +12,7 @@ import { TRUE_READER, type Thermometer } from '#core/kit/thermometer'
 import type { BathMachine, Pot } from '#core/kit/bath'
 import type { Grill } from '#core/kit/grill'
 import type { Oven } from '#core/kit/oven'
-import { showLength, showTemperatureRise, shownText } from '#core/quantity/format'
+import { showLength, showTemperatureRise, shownText, withArticle } from '#core/quantity/format'
 import { useDraft } from '../../stores/draft'
 import { useKit } from '../../stores/kit'
 import { useUnits } from '../../stores/units'
@@ -115,7 +115,7 @@ function says(item: AnyItem): string {
       </li>
     </ul>
     <a-button class="link add" @click="add">
-      Add {{ name === 'Baths with a machine' ? 'a bath' : `a ${name.toLowerCase().replace(/s$/, '')}`.replace('a oven', 'an oven') }}
+      Add {{ name === 'Baths with a machine' ? 'a bath' : withArticle(name.toLowerCase().replace(/s$/, '')) }}
     </a-button>
   </section>
 </template>

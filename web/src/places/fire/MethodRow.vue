@@ -70,7 +70,7 @@ const cut = computed(() => (found.value ? sectionOf(found.value.plan, piece.valu
         </span>
         <span class="name"
           ><span class="kind">{{ kind }}</span
-          ><span class="quiet">{{ WHEN[kind] }}{{ safe }}</span></span
+          ><span class="quiet">{{ units.say(WHEN[kind]) }}{{ safe }}</span></span
         >
         <span>{{ spanText(found.plan.carve.time) }}</span>
         <span>{{ spanText(found.plan.handsOn) }}</span>
@@ -84,10 +84,10 @@ const cut = computed(() => (found.value ? sectionOf(found.value.plan, piece.valu
       <template v-else>
         <span></span>
         <span class="name">{{ kind }}</span>
-        <span class="reason">{{ compared && 'refused' in compared ? compared.refused : 'working it out…' }}</span>
+        <span class="reason">{{ compared && 'refused' in compared ? units.say(compared.refused) : 'working it out…' }}</span>
       </template>
     </a-radio>
-    <a-button v-if="found" class="pin" :aria-pressed="pinned" :aria-label="`Pin ${kind}`" @click="emit('pin')">
+    <a-button v-if="found" class="pin" size="small" :aria-pressed="pinned" :aria-label="`Pin ${kind}`" @click="emit('pin')">
       {{ pinned ? 'pinned' : 'pin' }}
     </a-button>
   </div>
@@ -194,7 +194,7 @@ const cut = computed(() => (found.value ? sectionOf(found.value.plan, piece.valu
 }
 @media (max-width: 600px) {
   .pin.ant-btn {
-    right: 84px;
+    display: none;
   }
   .row :deep(.ant-radio + span) {
     grid-template-columns: 72px minmax(0, 1fr) 62px;

@@ -174,7 +174,7 @@ const beside = computed(() => {
           <h2>{{ chosen }}</h2>
           <span class="quiet" role="status">{{ now ? '' : unsuited ? 'no plan' : 'working it out…' }}</span>
         </div>
-        <p v-if="unsuited" class="refused" role="alert">{{ unsuited }}</p>
+        <p v-if="unsuited" class="refused" role="alert">{{ units.say(unsuited) }}</p>
         <sheet-lines v-if="shown && !unsuited" :lines="lines" :stale="!now" />
         <safety-lines v-if="shown && !unsuited" :plan="shown.plan" />
         <a-button class="go" block @click="plan">Plan it so</a-button>
@@ -234,7 +234,7 @@ h2::first-letter {
 }
 .go {
   position: sticky;
-  bottom: 20px;
+  bottom: calc(20px + var(--foot, 0px));
   margin-top: auto;
 }
 .wrong {

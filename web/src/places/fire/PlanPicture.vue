@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A plan as it is seen: the piece cut open, what comes out, and the whole job along time; pointed at, the Section follows. */
+import { Tooltip as ATooltip } from 'ant-design-vue'
 import { computed, ref, watch } from 'vue'
 import { bandOf, type Scale } from '#core/doneness/scale'
 import { valueAt } from '#core/heat/history'
@@ -56,13 +57,23 @@ const comesOut = computed(() => {
   const { section: read, loss } = props.plan
   const side = props.piece.form === 'roast' ? read.side : null
   return [
-    { what: 'Crust', value: side ? length(side.crustMm) : both(read.crustMm) },
-    { what: 'Grey edge', value: side ? length(side.greyMm) : both(read.greyMm) },
-    { what: `Even to ±${kelvin(3)}`, value: `${Math.round(read.evenness * 100)} %` },
-    { what: 'Cook loss', value: `${Math.round(loss * 100)} %` },
+    { what: 'Crust', means: 'How deep the outside has dried and browned.', value: side ? length(side.crustMm) : both(read.crustMm) },
+    { what: 'Grey edge', means: 'How deep it is cooked past pink.', value: side ? length(side.greyMm) : both(read.greyMm) },
+    {
+      what: `Within ${kelvin(3)} of the centre`,
+      means: 'How much of the slice is as done as its middle: more is evener.',
+      value: `${Math.round(read.evenness * 100)} %`
+    },
+    { what: 'Cook loss', means: 'Of its raw weight, what evaporates and drips until it is carved.', value: `${Math.round(loss * 100)} %` },
     ...(props.thickerK === undefined
       ? []
-      : [{ what: `${shownText(showLength(3, units.system))} thicker`, value: props.thickerK === null ? '…' : off(props.thickerK) }])
+      : [
+          {
+            what: `${shownText(showLength(3, units.system))} thicker`,
+            means: 'What the centre would be off by if it is so much thicker than measured and still cooked by the clock.',
+            value: props.thickerK === null ? '…' : off(props.thickerK)
+          }
+        ])
   ]
 })
 </script>
@@ -93,7 +104,9 @@ const comesOut = computed(() => {
       />
       <dl aria-label="What comes out">
         <div v-for="c in comesOut" :key="c.what">
-          <dt>{{ c.what }}</dt>
+          <a-tooltip :title="c.means" placement="left">
+            <dt tabindex="0">{{ c.what }}</dt>
+          </a-tooltip>
           <dd>{{ c.value }}</dd>
         </div>
       </dl>
@@ -132,6 +145,9 @@ dl > div {
 }
 dt {
   color: var(--ink-2);
+  cursor: help;
+  text-decoration: underline dotted var(--rule);
+  text-underline-offset: 4px;
 }
 dd {
   margin: 0;

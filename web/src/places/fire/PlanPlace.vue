@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** How do I cook it: the plan by one method, everything that can be set, what comes of it, and the sheet to cook by. */
+import FirstVisit from './FirstVisit.vue'
 import OnSlate from '../../ui/OnSlate.vue'
 import { Button as AButton, Collapse as ACollapse, CollapsePanel as ACollapsePanel } from 'ant-design-vue'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
@@ -109,14 +110,14 @@ function light(): void {
         <div>
           <h1>{{ title }}</h1>
           <p class="quiet">
-            {{ subtitle }} {{ WHEN[kind] }} <router-link to="/bench">Change the piece</router-link> ·
+            {{ subtitle }} <span class="when">{{ units.say(WHEN[kind]) }}</span> <router-link to="/bench">Change the piece</router-link> ·
             <router-link to="/counter">another cut</router-link>
           </p>
         </div>
-        <p v-if="!draft.touched" class="example">A ready example: change anything, or light the stove.</p>
       </div>
-      <doneness-row />
-      <plan-settings class="settings" :free="METHODS[kind].free" />
+      <first-visit v-if="!draft.touched" />
+      <doneness-row class="after" />
+      <plan-settings class="settings after" :free="METHODS[kind].free" />
 
       <plan-picture
         v-if="plan.shown"
@@ -128,6 +129,7 @@ function light(): void {
         :preheat-s="preheatS"
         :thicker-k="plan.misjudged?.thickerK ?? null"
         :stale="stale"
+        class="after"
       />
       <div v-if="plan.shown" class="later">
         <pot-board
@@ -170,10 +172,10 @@ function light(): void {
           }}</span>
         </div>
         <p v-if="plan.state === 'wrong input'" class="refused" role="alert">
-          <strong>{{ draft.firstProblem?.[0] }}.</strong> {{ draft.firstProblem?.[1] }}
+          <strong>{{ draft.firstProblem?.[0] }}.</strong> {{ units.say(draft.firstProblem?.[1] ?? '') }}
         </p>
         <p v-else-if="plan.refused" class="refused" role="alert">
-          {{ plan.refused.refused }} <router-link to="/fire/methods">See every way to cook it</router-link>
+          {{ units.say(plan.refused.refused) }} <router-link to="/fire/methods">See every way to cook it</router-link>
         </p>
         <sheet-lines v-if="there" :lines="lines" :stale="stale" />
         <p v-for="s in said" :key="s" class="remark" :class="{ stale }">{{ s }}</p>
@@ -183,7 +185,7 @@ function light(): void {
         }}</a-button>
         <plan-out :of="there" :title="title" :stale="stale" :lines="lines" :cautions="cautions" :held="held" />
         <safety-lines v-if="plan.shown" :plan="plan.shown.plan" />
-        <p v-for="c in cautions" :key="c.id" class="remark">{{ c.text }}</p>
+        <p v-for="c in cautions" :key="c.id" class="remark">{{ units.say(c.text) }}</p>
         <p v-if="draft.contradiction" class="remark">
           Weight and size of the piece disagree. <router-link to="/bench">See the bench</router-link>
         </p>
@@ -199,14 +201,6 @@ function light(): void {
   gap: 20px;
   align-items: flex-start;
   margin-bottom: 8px;
-}
-.example {
-  flex: none;
-  font-size: 14px;
-  background: var(--tile);
-  border-left: 3px solid var(--brass);
-  padding: 6px 12px;
-  max-width: 220px;
 }
 .settings {
   margin-top: 10px;
@@ -254,10 +248,6 @@ main a,
   line-height: 1.42;
   color: #e9d3ac;
 }
-.go:disabled {
-  color: #2b200c;
-  opacity: 0.65;
-}
 .go {
   flex: none;
   margin: 14px 0 16px;
@@ -269,6 +259,12 @@ aside .remark:last-of-type {
   .head {
     flex-direction: column;
     gap: 8px;
+  }
+  h1 {
+    font-size: 22px;
+  }
+  .when {
+    display: none;
   }
 }
 </style>

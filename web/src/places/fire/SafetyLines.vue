@@ -11,15 +11,20 @@ const guests = useGuests()
 const reached = computed(() => props.plan.lethal.find(l => l.reference === guests.reference))
 const name = computed(() => REFERENCES.find(r => r.id === guests.reference)?.name ?? '')
 const said = (share: number): string =>
-  share >= 1 ? 'reached' : share >= 0.005 ? `${Math.round(100 * share)} % of it` : 'nothing to speak of'
+  share >= 1 ? 'reached' : share >= 0.005 ? `${Math.round(100 * share)} % of it` : 'hardly any of it'
 </script>
 
 <template>
   <div class="safety">
-    <pick-field v-model="guests.reference" class="no-print" label="By" :options="REFERENCES.map(r => ({ value: r.id, label: r.name }))" />
+    <pick-field
+      v-model="guests.reference"
+      class="no-print"
+      label="Germs killed, measured by"
+      :options="REFERENCES.map(r => ({ value: r.id, label: r.name }))"
+    />
     <p v-if="reached">
-      <span class="only-print">By {{ name }}: </span>At the core {{ said(reached.core) }}, outside {{ said(reached.surface) }}, over the
-      whole plan and its rest.
+      <span class="only-print">By {{ name }}: </span>Outside: {{ said(reached.surface) }}. Centre: {{ said(reached.core) }}. Counted over
+      the whole plan and its rest.
     </p>
   </div>
 </template>

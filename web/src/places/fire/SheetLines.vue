@@ -5,7 +5,9 @@ import { ref } from 'vue'
 import type { CallLine } from '#core/words/callSheet'
 
 defineProps<{ lines: readonly CallLine[]; stale: boolean }>()
-const open = ref<ReadonlySet<string>>(new Set(['pull', 'after']))
+/** On a phone the figures come first. */
+const narrow = window.matchMedia('(max-width: 760px)').matches
+const open = ref<ReadonlySet<string>>(new Set(narrow ? [] : ['pull', 'after']))
 
 function toggle(id: string): void {
   const next = new Set(open.value)
@@ -83,5 +85,20 @@ li {
   line-height: 1.42;
   color: #c3c5be;
   padding-bottom: 4px;
+}
+@media (max-width: 760px) {
+  .card.ant-btn {
+    min-height: 40px;
+    padding: 0;
+  }
+  li {
+    padding: 0;
+  }
+  .figure {
+    font-size: 24px;
+  }
+  .main .figure {
+    font-size: 40px;
+  }
 }
 </style>

@@ -110,7 +110,7 @@ const WHERE = { oven: 'in the oven', pan: 'in the hot pan, both faces', coals: '
       <p v-if="failed" class="quiet" role="alert">That could not be worked out. Change something and it tries again.</p>
       <p v-else-if="!shown" class="quiet">{{ of ? 'Working out each guest’s…' : '' }}</p>
       <template v-else>
-        <p v-for="r in shown.refused" :key="r" class="refused">{{ r }}</p>
+        <p v-for="r in shown.refused" :key="r" class="refused">{{ units.say(r) }}</p>
         <ol v-if="mode === 'each'">
           <li v-for="s in shown.slots" :key="s.targetC">
             <strong>{{ who(s.targetC) }}</strong> In {{ s.inAt < 5 ? 'first' : `${showClock(s.inAt)} after the first` }}, out at
@@ -124,7 +124,7 @@ const WHERE = { oven: 'in the oven', pan: 'in the hot pan, both faces', coals: '
           </li>
           <li v-for="b in shown.backs" :key="b.targetC">
             <strong>{{ who(b.targetC) }}</strong>
-            <template v-if="'refused' in b.found"> {{ b.found.refused }}</template>
+            <template v-if="'refused' in b.found"> {{ units.say(b.found.refused) }}</template>
             <template v-else>
               What is left goes back {{ WHERE[b.found.where] }} for <b>{{ shownText(showDuration(b.found.seconds)) }}</b>, out at
               <b>{{ degrees(b.found.pullC) }}</b>; it climbs to {{ degrees(b.targetC) }}.

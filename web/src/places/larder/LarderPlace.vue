@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What is in the fridge and the freezer, what must be cooked first, and when it is thawed. */
 import { Button as AButton } from 'ant-design-vue'
+import { useIntervalFn } from '@vueuse/core'
 import dayjs from 'dayjs'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
@@ -23,10 +24,8 @@ const units = useUnits()
 const router = useRouter()
 const editing = ref<Packet | 'new' | null>(null)
 const now = ref(Date.now())
-onMounted(() => {
-  void larder.load()
-  setInterval(() => (now.value = Date.now()), 60_000)
-})
+onMounted(() => void larder.load())
+useIntervalFn(() => (now.value = Date.now()), 60_000)
 
 const fridge = computed(() => larder.ordered.filter(p => p.place === 'fridge'))
 const freezer = computed(() => larder.ordered.filter(p => p.place === 'freezer'))
@@ -153,7 +152,7 @@ const cold = (how: ThawingHow): string => shownText(showTemperature(THAWING_AROU
                   @click="toBench(p)"
                   >To the bench</a-button
                 >
-                <router-link v-if="!p.cutId" class="find" to="/counter">Find out what it is</router-link>
+                <router-link v-if="!p.cutId" class="find" to="/counter?ask=packet">Find out what it is</router-link>
                 <a-button v-if="p.place === 'fridge' && !p.thawing" @click="freeze(p)">Freeze</a-button>
                 <a-button type="text" @click="editing = p">Change</a-button>
                 <a-button type="text" @click="larder.takeOut(p.id)">Used up</a-button>

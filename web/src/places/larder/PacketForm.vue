@@ -72,7 +72,7 @@ function save(): void {
         That reads like {{ guess.name.toLowerCase() }}. <a-button class="link" @click="given.cutId = guess.id">It is</a-button>
       </span>
     </label>
-    <pick-field v-model="given.cutId" label="Cut" :options="cuts" />
+    <pick-field v-model="given.cutId" label="Cut" long :options="cuts" />
     <count-field v-model="given.pieces" label="Pieces" unit="" :range="[1, 60]" :step="1" />
     <quantity-field
       v-model="given.weightG"

@@ -341,7 +341,7 @@ kbd {
   }
   main {
     padding: 14px 16px 16px;
-    min-height: calc(100svh - var(--header));
+    min-height: calc(100svh - var(--header) - var(--foot, 0px));
   }
   .advice,
   .then {

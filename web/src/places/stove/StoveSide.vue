@@ -114,7 +114,7 @@ const ahead = computed(() => {
         <dd class="figure">{{ forecast ? probed(forecast.pull.probe) : '…' }}</dd>
       </div>
       <div>
-        <dt>Peak in the rest</dt>
+        <dt>Centre at its hottest</dt>
         <dd class="figure">{{ forecast ? probed(forecast.peak.probe) : '…' }}</dd>
       </div>
     </dl>
