@@ -41,7 +41,7 @@ test('a cook buys, measures, plans, cooks, judges and finds it again', async ({ 
   await page.getByRole('button', { name: 'To the fire' }).click()
 
   await planned(page)
-  await expect(page.getByRole('heading', { name: 'Strip steak, 25 mm' })).toBeVisible()
+  await expect(page.getByRole('heading', { level: 1, name: 'Strip steak, 25 mm' })).toBeVisible()
   await pick(page.getByLabel('Turn', { exact: true }), 'twice a side')
   await planned(page)
   const off = Number(await figure(page, 'pull').textContent())
@@ -85,7 +85,7 @@ test('a cook buys, measures, plans, cooks, judges and finds it again', async ({ 
   await page.getByLabel('Notes').blur()
   await page.getByRole('button', { name: 'To the book' }).click()
 
-  await expect(page.getByRole('heading', { name: 'Strip steak, 25 mm' })).toBeVisible()
+  await expect(page.getByRole('heading', { level: 1, name: 'Strip steak, 25 mm' })).toBeVisible()
   await expect(page.getByText('Read 46.5')).toBeVisible()
   await expect(page.getByLabel('Notes')).toHaveValue('Rosy, and the rim crisp.')
   await page.getByRole('link', { name: 'The book' }).click()

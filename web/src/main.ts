@@ -10,5 +10,11 @@ import { loadPlaces, router } from './router'
 
 createApp(App).use(createPinia()).use(router).mount('#app')
 
+/** ms: by then they are fetched, however busy the page is. */
+const AT_THE_LATEST = 2000
 // Where one does not come now it is asked for again when it is wanted.
-void router.isReady().then(() => loadPlaces().catch(() => undefined))
+const loadOthers = (): void => void loadPlaces().catch(() => undefined)
+void router.isReady().then(() => {
+  if ('requestIdleCallback' in window) requestIdleCallback(loadOthers, { timeout: AT_THE_LATEST })
+  else setTimeout(loadOthers, AT_THE_LATEST)
+})

@@ -160,8 +160,7 @@ function whyPull(asked: Asked): string {
   const rise = plan.peak.core - plan.pull.probe
   const off = plan.pull.probe - plan.pull.core
   // Read near the middle and not in it, a steep piece shows more than its coldest point.
-  const steep =
-    off > STEEP_K ? ` A probe shows that a few millimetres off the middle; the coldest point is at ${degrees(plan.pull.core, asked)}.` : ''
+  const steep = off > STEEP_K ? ` A probe shows that just off the middle; the coldest point is at ${degrees(plan.pull.core, asked)}.` : ''
   return (
     (rise > 0.4
       ? `It climbs ${kelvin(rise, asked)} by itself: the outer layers stand at up to ${degrees(hottestAt(plan, plan.pull.time), asked)} and go on heating the middle for ${long(plan.peak.time - plan.pull.time)}.`

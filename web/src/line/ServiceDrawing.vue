@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The pass drawn: every dish a row of what is done to it, all of them ending at the serving; beneath, what of the kitchen they take. */
+import { clockWritten, timeWritten } from '../ui/moments'
 import { useElementSize } from '@vueuse/core'
 import dayjs from 'dayjs'
 import { computed, useTemplateRef } from 'vue'
@@ -76,11 +77,11 @@ const ticks = computed(() => {
   const minutes = -start.value / 60
   const every = [5, 10, 15, 30, 60, 120, 240, 480].find(m => minutes / m <= width.value / 90) ?? 720
   const serve = dayjs(props.serveAt)
-  const found: { at: number; label: string }[] = [{ at: 0, label: serve.format('HH:mm') }]
+  const found: { at: number; label: string }[] = [{ at: 0, label: serve.format(clockWritten) }]
   // Round times by the clock, clear of the serving's own.
   const past = (serve.hour() * 60 + serve.minute()) % every
   for (let m = past < every / 2 ? past + every : past; m * 60 <= -start.value; m += every)
-    found.push({ at: -m * 60, label: serve.subtract(m, 'minute').format('HH:mm') })
+    found.push({ at: -m * 60, label: serve.subtract(m, 'minute').format(clockWritten) })
   return found
 })
 
@@ -103,7 +104,7 @@ function shortName(name: string): string {
   return name.length > most ? `${name.slice(0, most - 1).trimEnd()}…` : name
 }
 const label = computed(
-  () => `${dishes.value.length} dishes, from ${dayjs(props.serveAt).add(props.service.begins, 'second').format('HH:mm')} to the table`
+  () => `${dishes.value.length} dishes, from ${dayjs(props.serveAt).add(props.service.begins, 'second').format(timeWritten)} to the table`
 )
 </script>
 
@@ -140,12 +141,12 @@ const label = computed(
             :height="BAR - 8"
             rx="2"
           >
-            <title>Heat the pan, {{ dayjs(serveAt).add(beginsAt(p), 'second').format('HH:mm') }}</title>
+            <title>Heat the pan, {{ dayjs(serveAt).add(beginsAt(p), 'second').format(timeWritten) }}</title>
           </rect>
           <g class="bar" :class="look(p)">
             <rect :x="x(p.from)" :width="Math.max(2, x(p.to) - x(p.from) - 1)" :y="0" :height="BAR" rx="2">
               <title>
-                {{ said(p.dish.steps[p.index].what, units.system) }}, {{ dayjs(serveAt).add(p.from, 'second').format('HH:mm') }}
+                {{ said(p.dish.steps[p.index].what, units.system) }}, {{ dayjs(serveAt).add(p.from, 'second').format(timeWritten) }}
               </title>
             </rect>
             <text :x="x(p.from) + 6" :y="BAR / 2 + 4.5">{{ words(p) }}</text>

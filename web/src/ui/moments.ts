@@ -10,3 +10,5 @@ const monthFirst = parts.findIndex(p => p.type === 'month') < parts.findIndex(p 
 export const timeWritten = HOURS_OF_12 ? 'h:mm A' : 'HH:mm'
 export const dayWritten = monthFirst ? 'MMM D, YYYY' : 'D MMM YYYY'
 export const momentWritten = `${dayWritten} ${timeWritten}`
+/** Where AM and PM go without saying, as along a line. */
+export const clockWritten = HOURS_OF_12 ? 'h:mm' : 'HH:mm'

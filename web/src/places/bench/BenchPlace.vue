@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What have I got: the piece measured, portioned and got ready. */
+import { useUnits } from '../../stores/units'
 import { useMendedList } from '../../ui/useMendedList'
 import { AutoComplete as AAutoComplete } from 'ant-design-vue'
 import { computed, ref, useId, useTemplateRef, watch } from 'vue'
@@ -16,6 +17,7 @@ import PrepareList from './PrepareList.vue'
 
 const draft = useDraft()
 const route = useRoute()
+const units = useUnits()
 const id = useId()
 const open = useMendedList(useTemplateRef<HTMLElement>('which'), id)
 const MOST_OFFERED = 8
@@ -70,7 +72,7 @@ watch(doings, list => {
         It is on already? Say what it is and how thick, about. Then light the stove, and say with “I’m late” when it went in.
       </p>
       <p v-else class="quiet">
-        Measure the thickness with a ruler at the middle: five millimetres is the difference between rare and grey.
+        {{ units.say('Measure the thickness with a ruler at the middle: 5 mm are the difference between rare and grey.') }}
       </p>
 
       <tab-row v-model="doing" label="At the bench" :options="doings">

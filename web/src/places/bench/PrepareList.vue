@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Getting it ready: the schools with what each is worth, and a checklist dated back from the moment it goes in. */
+import { MOMENT, timeWritten } from '../../ui/moments'
 import MomentField from '../../ui/MomentField.vue'
 import { Button as AButton, Checkbox as ACheckbox, Table as ATable } from 'ant-design-vue'
 import dayjs from 'dayjs'
@@ -81,9 +82,9 @@ const SALT_WHY: Record<Salting, string> = {
 }
 const when = (before: number): string => {
   const at = dayjs(store.goesIn - before * 1000)
-  return at.isSame(dayjs(store.goesIn), 'day') ? at.format('HH:mm') : at.format('ddd HH:mm')
+  return at.isSame(dayjs(store.goesIn), 'day') ? at.format(timeWritten) : at.format(`ddd ${timeWritten}`)
 }
-const goesIn = computed(() => dayjs(store.goesIn).format('YYYY-MM-DDTHH:mm'))
+const goesIn = computed(() => dayjs(store.goesIn).format(MOMENT))
 function setGoesIn(text: string): void {
   const at = dayjs(text)
   if (at.isValid()) store.goesIn = at.valueOf()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What happened: every cook, newest first, planned beside seen. */
+import { momentWritten } from '../../ui/moments'
 import { Button as AButton, Input as AInput, Table as ATable } from 'ant-design-vue'
 import { useDebounceFn } from '@vueuse/core'
 import dayjs from 'dayjs'
@@ -144,7 +145,7 @@ const ofColumn = (key: unknown): Column | undefined => COLUMNS.find(c => c.key =
         <template v-if="column.key === 'cook'">
           <router-link :to="`/book/${c.id}`" class="title">{{ c.title }}</router-link>
           <span class="quiet"
-            >{{ dayjs(c.createdAt).format('D MMM YYYY, HH:mm') }} · {{ nameOf(c as CookSummary) }},
+            >{{ dayjs(c.createdAt).format(momentWritten) }} · {{ nameOf(c as CookSummary) }},
             {{ shownText(showLength(c.request.piece.thicknessMm, units.system)) }}</span
           >
         </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One cook, planned against seen. */
+import { momentWritten } from '../../ui/moments'
 import { Button as AButton, Table as ATable } from 'ant-design-vue'
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import dayjs from 'dayjs'
@@ -172,7 +173,7 @@ const file = computed(() =>
         <div>
           <h1>{{ record.title }}</h1>
           <p class="quiet">
-            {{ dayjs(record.createdAt).format('dddd D MMMM YYYY, HH:mm') }}. {{ cut ? pieceName(record.request.piece, cut) : '' }}, to
+            {{ dayjs(record.createdAt).format(`dddd ${momentWritten}`) }}. {{ cut ? pieceName(record.request.piece, cut) : '' }}, to
             {{ degrees(record.request.target.coreC) }}, {{ how }}.
           </p>
         </div>

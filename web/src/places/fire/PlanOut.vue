@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A plan on its way out: counted back from the table, as a page, a calendar and a plan file; and one coming in. */
+import { MOMENT, timeWritten } from '../../ui/moments'
 import MomentField from '../../ui/MomentField.vue'
 import FileField from '../../ui/FileField.vue'
 import { Button as AButton } from 'ant-design-vue'
@@ -45,7 +46,7 @@ const kind = computed(() => draft.request.method.kind)
 const name = computed(() => pieceName(draft.request.piece, draft.cut))
 
 /** Counted back from the table. */
-const serveAt = ref(dayjs().add(3, 'hour').startOf('hour').format('YYYY-MM-DDTHH:mm'))
+const serveAt = ref(dayjs().add(3, 'hour').startOf('hour').format(MOMENT))
 const schedule = computed(() => {
   if (!props.of) return []
   const { plan, preheatS, leads } = props.of
@@ -58,14 +59,14 @@ const schedule = computed(() => {
     ...plan.phases.map(p => ({ from: at(p.from), to: at(p.to), what: phaseName(p) })),
     { from: end, to: end.add(15, 'minute'), what: 'carve and serve' }
   ]
-  return spans.map(s => ({ ...s, at: s.from.format('HH:mm') }))
+  return spans.map(s => ({ ...s, at: s.from.format(timeWritten) }))
 })
 /** As early as it can be. */
 function fromNow(): void {
   if (props.of)
     serveAt.value = dayjs()
       .add(props.of.plan.carve.time + props.of.preheatS + 59, 'second')
-      .format('YYYY-MM-DDTHH:mm')
+      .format(MOMENT)
 }
 const out = ref('')
 /** The heats, times and parts that are set, in a line. */

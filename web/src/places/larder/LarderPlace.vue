@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is in the fridge and the freezer, what must be cooked first, and when it is thawed. */
+import { timeWritten } from '../../ui/moments'
 import { Button as AButton } from 'ant-design-vue'
 import { useIntervalFn } from '@vueuse/core'
 import dayjs from 'dayjs'
@@ -138,7 +139,7 @@ const cold = (how: ThawingHow): string => shownText(showTemperature(THAWING_AROU
                         : 'thawing; say what it is and when follows'
                       : (thawed(p) ?? 0) <= now
                         ? 'thawed'
-                        : `thawed ${dayjs(thawed(p)).format('dddd HH:mm')}, in ${p.thawing.how === 'fridge' ? 'the fridge' : 'cold water'} at ${cold(p.thawing.how)}`
+                        : `thawed ${dayjs(thawed(p)).format(`dddd ${timeWritten}`)}, in ${p.thawing.how === 'fridge' ? 'the fridge' : 'cold water'} at ${cold(p.thawing.how)}`
                   }}
                 </span>
               </div>

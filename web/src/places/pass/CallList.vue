@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is called out, in the order of time; ticked as it is done. */
+import { timeWritten } from '../../ui/moments'
 import { Checkbox as ACheckbox } from 'ant-design-vue'
 import dayjs from 'dayjs'
 import { computed } from 'vue'
@@ -21,7 +22,7 @@ const rows = computed(() => {
   const open = props.calls.find(c => !props.done.includes(c.id))
   return props.calls.map(c => ({
     ...c,
-    time: dayjs(props.serveAt).add(c.at, 'second').format('HH:mm'),
+    time: dayjs(props.serveAt).add(c.at, 'second').format(timeWritten),
     dish: c.dishId === null ? '' : (props.names.get(c.dishId) ?? ''),
     ticked: props.done.includes(c.id),
     next: c === open,
@@ -67,7 +68,7 @@ li {
 .tick :deep(.ant-checkbox + span) {
   flex: 1;
   display: grid;
-  grid-template-columns: 62px minmax(0, 1fr);
+  grid-template-columns: minmax(62px, max-content) minmax(0, 1fr);
   align-items: baseline;
   gap: 4px;
   padding-inline-end: 0;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The one thing to do next, to be read from the stove; done by a large button or the space bar, called aloud once the cook has begun. */
+import { timeWritten } from '../../ui/moments'
 import { Button as AButton } from 'ant-design-vue'
 import { useWakeLock } from '@vueuse/core'
 import dayjs from 'dayjs'
@@ -25,7 +26,7 @@ const when = computed(() => {
   const span = shownText(showDuration(Math.abs(left.value)))
   return left.value > 0 ? `in ${span}` : `${span} ago`
 })
-const time = computed(() => dayjs(props.serveAt).add(props.call.at, 'second').format('HH:mm'))
+const time = computed(() => dayjs(props.serveAt).add(props.call.at, 'second').format(timeWritten))
 const caller = useCaller(
   computed(() => (props.begun ? left.value : null)),
   computed(() => `${props.dish ? `${props.dish}: ` : ''}${props.call.text}`),

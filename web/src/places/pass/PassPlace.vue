@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** How does it all land at once? Beef, sides and sauces on the rings, oven, grill and hands there are, counted back from the table. */
-import { MOMENT } from '../../ui/moments'
+import { MOMENT, timeWritten } from '../../ui/moments'
 import MomentField from '../../ui/MomentField.vue'
 import FileField from '../../ui/FileField.vue'
 import OnSlate from '../../ui/OnSlate.vue'
@@ -96,7 +96,7 @@ const headline = computed(() => {
   const { diners } = pass.ticket
   const who = diners === 1 ? 'One at the table' : `${diners} at the table`
   if (!shown.value || pass.dishes.length === 0) return who
-  return `${who}, at ${serve.value.format('HH:mm')}; the first call is at ${serve.value.add(first.value, 'second').format('HH:mm')}.`
+  return `${who}, at ${serve.value.format(timeWritten)}; the first call is at ${serve.value.add(first.value, 'second').format(timeWritten)}.`
 })
 
 function toTheFire(id: string): void {
@@ -108,7 +108,7 @@ function asFile(): void {
 }
 async function asCalendar(): Promise<void> {
   const { default: ical } = await import('ical-generator')
-  const calendar = ical({ name: `On the table at ${serve.value.format('HH:mm')}` })
+  const calendar = ical({ name: `On the table at ${serve.value.format(timeWritten)}` })
   for (const c of calls.value) {
     const at = serve.value.add(c.at, 'second')
     const dish = c.dishId === null ? '' : `${names.value.get(c.dishId) ?? ''}: `
@@ -154,7 +154,7 @@ async function open(file: File): Promise<void> {
       </div>
       <p v-if="lateBy > 0 && !dateless" class="trouble" role="alert">
         It should have begun {{ shownText(showDuration(lateBy)) }} ago.
-        <a-button class="link" @click="serveAt = soonest.format(MOMENT)">Serve at {{ soonest.format('HH:mm') }}</a-button>
+        <a-button class="link" @click="serveAt = soonest.format(MOMENT)">Serve at {{ soonest.format(timeWritten) }}</a-button>
       </p>
 
       <p v-if="pass.failed" class="trouble" role="alert">This could not be laid out. Change something and it tries again.</p>
@@ -203,7 +203,7 @@ async function open(file: File): Promise<void> {
       <aside class="slate" aria-label="Calls">
         <div class="top">
           <h2>
-            Calls<span class="only-print">: on the table at {{ serve.format('HH:mm') }}, for {{ pass.ticket.diners }}</span>
+            Calls<span class="only-print">: on the table at {{ serve.format(timeWritten) }}, for {{ pass.ticket.diners }}</span>
           </h2>
           <span class="quiet" role="status">{{ stale && pass.dishes.length > 0 ? 'laying it out…' : '' }}</span>
         </div>
