@@ -5,7 +5,7 @@ import type { Room } from '#core/kit/air'
 import type { InPot } from '#core/method/pot'
 import type { Plan } from '#core/plan/plan'
 import { potAfter, potWater, topUpLitres } from '#core/plan/potWater'
-import { showDuration, showTemperature, shownText } from '#core/quantity/format'
+import { showDuration, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import { fromBase, shownUnit } from '#core/quantity/units'
 import { useUnits } from '../../stores/units'
 
@@ -86,7 +86,7 @@ const tick = (c: number): string => String(Math.round(fromBase(c, shownUnit('tem
     </p>
     <p v-if="hold" class="quiet">
       To keep it near {{ degrees(hold.at) }}, pour in {{ litres(hold.litres) }} of boiling water every {{ shownText(showDuration(EVERY)) }}:
-      it falls {{ Math.round(hold.falls * 10) / 10 }} K in that time. Pour beside the bag, never on it.
+      it falls {{ shownText(showTemperatureRise(hold.falls, units.system, 1)) }} in that time. Pour beside the bag, never on it.
     </p>
     <svg
       :viewBox="`0 0 ${W} ${H}`"
