@@ -4,7 +4,7 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   plugins: [vue()],
   test: {
-    testTimeout: 60_000,
+    testTimeout: 120_000,
     // Half the cores, as it is by itself, is one of two.
     maxWorkers: '100%',
     projects: [

@@ -76,16 +76,13 @@ async function tidy() {
 
 // Two at a time, beside what is still being installed: none asks anything of another.
 await Promise.all([typed(), tidy(), compiled, chromium])
-const units = (name, more) =>
-  tests(
-    name,
-    'npx',
-    file => ['vitest', 'run', ...more, '--reporter=default', '--reporter=json', `--outputFile.json=${file}`],
-    r => ({ passed: r.numPassedTests, failed: r.numFailedTests })
-  )
-
-async function inChromium() {
-  if (!(await chromium)) return count('interface: no Chromium', false)
+await tests(
+  'unit',
+  'npx',
+  file => ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${file}`],
+  r => ({ passed: r.numPassedTests, failed: r.numFailedTests })
+)
+if (await chromium) {
   process.env.PLAYWRIGHT_JSON_OUTPUT_NAME = join(reports, 'interface.json')
   await tests(
     'interface',
@@ -93,11 +90,9 @@ async function inChromium() {
     () => ['playwright', 'test', '--reporter=list,json'],
     r => ({ passed: r.stats.expected, failed: r.stats.unexpected + r.stats.flaky })
   )
+} else {
+  count('interface: no Chromium', false)
 }
-
-await units('unit, core', ['--project', 'core'])
-// A browser waits for most of its time: the other units have a core of the machine meanwhile.
-await Promise.all([units('unit, the rest', ['--project', 'rest', '--maxWorkers', '1']), inChromium()])
 
 rmSync(reports, { recursive: true, force: true })
 console.log(`\n${passed} passed, ${failed} failed`)

@@ -209,7 +209,8 @@ describe('a cook in the pan', () => {
     expect(headline(page)).toContain('carved')
     const id = useCook().cook!.id
     button(page, 'To the book').click()
-    await vi.waitFor(() => expect(router.currentRoute.value.fullPath).toBe(`/book/${id}`))
+    // The Book's page is fetched when it is wanted.
+    await vi.waitFor(() => expect(router.currentRoute.value.fullPath).toBe(`/book/${id}`), { timeout: 20_000 })
     await flushPromises()
     expect(useCook().cook).toBeNull()
   })
