@@ -13,6 +13,7 @@ const FLAGS = [
 export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
+  globalSetup: './e2e/setup.ts',
   fullyParallel: false,
   workers: 1,
   timeout: 90_000,

@@ -1,11 +1,13 @@
 /** The real app for a test: its own server process on its own database file, killed and started as the test wants. */
 import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 
 const ROOT = resolve(import.meta.dirname, '..')
+/** A Book that the demo has filled, where one was made beforehand: its plans take some seconds. */
+const DEMO_BOOK = 'MACELLAIO_DEMO_BOOK'
 
 export class App {
   private process: ChildProcess | null = null
@@ -16,6 +18,8 @@ export class App {
 
   static async start(demo = false): Promise<App> {
     const app = new App(mkdtempSync(join(tmpdir(), 'macellaio-e2e-')), await freePort())
+    const filled = process.env[DEMO_BOOK]
+    if (demo && filled !== undefined) copyFileSync(filled, app.book)
     await app.serve(demo)
     return app
   }
@@ -24,26 +28,30 @@ export class App {
     return `http://127.0.0.1:${this.port}`
   }
 
+  private get book(): string {
+    return join(this.folder, 'book.sqlite')
+  }
+
   async serve(demo = false): Promise<void> {
     const environment = {
       ...process.env,
-      MACELLAIO_DB: join(this.folder, 'book.sqlite'),
+      MACELLAIO_DB: this.book,
       MACELLAIO_PORT: String(this.port),
       MACELLAIO_LOG: 'warn',
       MACELLAIO_DEMO: demo ? '1' : ''
     }
-    this.process = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    this.process = spawn(process.execPath, ['dist/server/main.js'], {
       cwd: ROOT,
       env: environment,
       stdio: ['ignore', 'inherit', 'inherit']
     })
-    for (let i = 0; i < 240; i++) {
+    for (let i = 0; i < 600; i++) {
       const ready = await fetch(`${this.url}/api/health`).then(
         r => r.ok,
         () => false
       )
       if (ready) return
-      await new Promise(wait => setTimeout(wait, 250))
+      await new Promise(wait => setTimeout(wait, 100))
     }
     throw new Error('The server did not come up.')
   }
@@ -51,6 +59,14 @@ export class App {
   /** Without warning, as a flat battery would. */
   kill(): Promise<void> {
     return this.end('SIGKILL')
+  }
+
+  /** Fills a Book for all that are started with the demo after it. @returns to throw it away */
+  static async fillDemoBook(): Promise<() => void> {
+    const app = await App.start(true)
+    await app.end('SIGTERM')
+    process.env[DEMO_BOOK] = app.book
+    return () => rmSync(app.folder, { recursive: true, force: true })
   }
 
   async stop(): Promise<void> {

@@ -1,6 +1,6 @@
 /**
  * Takes the pictures in docs/screenshots from the demo data. Run by hand after a view
- * has changed; needs a build (`npx vite build`).
+ * has changed; needs a build (`npm run build`).
  */
 import { join, resolve } from 'node:path'
 import { chromium, type Page } from '@playwright/test'

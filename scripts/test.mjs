@@ -51,7 +51,8 @@ async function typed() {
   await check('types: core', 'npx', ['tsc', '-p', 'core'])
   await check('types: server, scripts, tests', 'npx', ['tsc', '-p', '.'])
   await check('types: web', 'npx', ['vue-tsc', '--noEmit', '-p', 'web'])
-  await check('build', 'npx', ['vite', 'build', '--logLevel', 'warn'])
+  await check('build: page', 'npx', ['vite', 'build', '--logLevel', 'warn'])
+  await check('build: server', 'npx', ['vite', 'build', '--config', 'vite.server.config.ts', '--logLevel', 'warn'])
 }
 
 async function tidy() {

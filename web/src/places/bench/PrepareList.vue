@@ -263,8 +263,8 @@ time {
 li .quiet {
   font-size: 13.5px;
 }
-.done {
-  opacity: 0.55;
+.done * {
+  color: var(--waiting);
 }
 .done strong {
   text-decoration: line-through;

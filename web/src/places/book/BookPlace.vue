@@ -128,7 +128,7 @@ const ofColumn = (key: unknown): Column | undefined => COLUMNS.find(c => c.key =
     <a-table
       v-else
       class="cooks"
-      :class="{ old: trouble }"
+      :class="{ stale: trouble }"
       row-key="id"
       :columns="COLUMNS"
       :data-source="[...cooks]"
@@ -199,9 +199,6 @@ small {
 main a:not(.title) {
   color: inherit;
   text-decoration: underline;
-}
-.old {
-  opacity: 0.5;
 }
 @media (max-width: 760px) {
   .book {

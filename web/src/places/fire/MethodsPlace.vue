@@ -208,9 +208,6 @@ h2::first-letter {
 .full {
   margin-top: 18px;
 }
-.stale {
-  opacity: 0.4;
-}
 .title {
   display: flex;
   justify-content: space-between;

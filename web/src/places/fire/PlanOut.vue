@@ -165,9 +165,6 @@ async function open(file: File): Promise<void> {
   padding-top: 10px;
 }
 
-.stale {
-  opacity: 0.3;
-}
 ol {
   list-style: none;
   padding: 0;

@@ -122,10 +122,6 @@ const comesOut = computed(() => {
   flex-direction: column;
   gap: 8px;
 }
-.stale {
-  opacity: 0.35;
-  filter: grayscale(0.6);
-}
 .cut {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 190px;

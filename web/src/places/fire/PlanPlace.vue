@@ -212,10 +212,6 @@ main a,
   text-decoration: underline;
   text-underline-offset: 3px;
 }
-.stale {
-  opacity: 0.35;
-  filter: grayscale(0.6);
-}
 .curves {
   margin-top: 18px;
 }

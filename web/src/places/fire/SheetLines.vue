@@ -36,10 +36,6 @@ function toggle(id: string): void {
   margin: 0;
   padding: 0;
 }
-.stale .shown,
-.stale .why {
-  opacity: 0.3;
-}
 li {
   border-top: 1px solid #454b4d;
   padding: 3px 0 5px;

@@ -54,9 +54,6 @@ const rows = computed(() => {
   margin: 0;
   padding: 0;
 }
-.stale {
-  opacity: 0.35;
-}
 li {
   border-top: 1px solid #454b4d;
 }

@@ -1,22 +1,28 @@
-/** Sets everything up and starts the app with the demo's Book. Stop it with Ctrl+C. */
+/**
+ * Sets everything up, builds it and starts it: on the cook's own data, or with `--demo` on the demo's Book, which is
+ * kept apart. Stop it with Ctrl+C.
+ */
 import { spawn, spawnSync } from 'node:child_process'
 import { join } from 'node:path'
 import { ensurePackages, ROOT } from './setup.mjs'
 
+const demo = process.argv.includes('--demo')
 await ensurePackages()
-const built = spawnSync('npx', ['vite', 'build', '--logLevel', 'warn'], { cwd: ROOT, stdio: 'inherit' })
-if (built.status !== 0) process.exit(built.status ?? 1)
+for (const which of [[], ['--config', 'vite.server.config.ts']]) {
+  const built = spawnSync('npx', ['vite', 'build', ...which, '--logLevel', 'warn'], { cwd: ROOT, stdio: 'inherit' })
+  if (built.status !== 0) process.exit(built.status ?? 1)
+}
 
 const port = process.env.MACELLAIO_PORT ?? '4380'
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+const server = spawn(process.execPath, ['dist/server/main.js'], {
   cwd: ROOT,
   stdio: 'inherit',
   env: {
     ...process.env,
     MACELLAIO_PORT: port,
-    MACELLAIO_DEMO: '1',
+    MACELLAIO_DEMO: demo ? '1' : '',
     MACELLAIO_LOG: process.env.MACELLAIO_LOG ?? 'warn',
-    MACELLAIO_DB: process.env.MACELLAIO_DB ?? join(ROOT, '.data/demo.sqlite')
+    MACELLAIO_DB: process.env.MACELLAIO_DB ?? join(ROOT, '.data', demo ? 'demo.sqlite' : 'macellaio.sqlite')
   }
 })
 server.on('exit', code => process.exit(code ?? 0))

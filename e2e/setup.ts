@@ -1,0 +1,4 @@
+import { App } from './app'
+
+/** Once for all files. */
+export default App.fillDemoBook
