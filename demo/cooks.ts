@@ -132,7 +132,8 @@ export async function fillWithDemo(db: Knex, now = Date.now()): Promise<void> {
       title: evening.title,
       createdAt: laidAt - 600_000,
       request,
-      planned: plannedOf(plan, spreadOf(method, setup, plan), preheatS)
+      planned: plannedOf(plan, spreadOf(method, setup, plan), preheatS),
+      service: null
     })
     const said = (
       name: string,

@@ -54,12 +54,12 @@ test('a cook buys, measures, plans, cooks, judges and finds it again', async ({ 
   await page.getByRole('button', { name: 'Ring is lit' }).click()
   await page.clock.runFor(1000)
   await expect(page.getByRole('heading', { name: /Lay the strip steak in the pan in/ })).toBeVisible()
-  await page.clock.runFor(240_000)
+  await page.clock.fastForward(240_000)
   await page.keyboard.press('Space')
 
   for (let turn = 1; turn <= 3; turn++) {
     await expect(page.getByText(`Turn ${turn} of 3.`)).toBeVisible()
-    await page.clock.runFor(115_000)
+    await page.clock.fastForward(115_000)
     await page.keyboard.press('Space')
   }
   await expect(page.getByRole('heading', { name: /Off the heat/ })).toBeVisible()
@@ -70,13 +70,13 @@ test('a cook buys, measures, plans, cooks, judges and finds it again', async ({ 
   await page.getByLabel('The probe reads').fill('46.5')
   await page.keyboard.press('Enter')
   await expect(page.locator('aside').getByText('You read 46.5')).toBeVisible()
-  await page.clock.runFor(60_000)
+  await page.clock.fastForward(60_000)
   await page.keyboard.press('p')
   await expect(page.getByRole('heading', { name: /Carve/ })).toBeVisible()
   await page.keyboard.press('u')
   await expect(page.getByRole('heading', { name: /Off the heat/ })).toBeVisible()
   await page.keyboard.press('p')
-  await page.clock.runFor(300_000)
+  await page.clock.fastForward(300_000)
   await page.getByRole('button', { name: 'Carved' }).click()
 
   await page.getByRole('button', { name: 'as wanted' }).click()

@@ -19,21 +19,21 @@ async function inThePan(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Light the stove' }).click()
   await expect(page.getByRole('heading', { name: 'Light the ring' })).toBeVisible()
   await page.keyboard.press('Space')
-  await page.clock.runFor(220_000)
+  await page.clock.fastForward(220_000)
   await page.keyboard.press('Space')
   await expect(page.getByText('Turn 1 of 1.')).toBeVisible()
 }
 
 test('a turn made but not said is put where it was, and the book says when it was said', async ({ page }) => {
   await inThePan(page)
-  await page.clock.runFor(14 * 60_000)
+  await page.clock.fastForward(14 * 60_000)
   await expect(page.getByText('late by')).toBeVisible()
   await page.keyboard.press('e')
   await page.getByRole('button', { name: 'Turned, 2 min ago' }).click()
   await expect(page.getByRole('heading', { name: /Off the heat/ })).toBeVisible()
-  await page.clock.runFor(6 * 60_000)
+  await page.clock.fastForward(6 * 60_000)
   await page.keyboard.press('p')
-  await page.clock.runFor(60_000)
+  await page.clock.fastForward(60_000)
   await page.getByRole('button', { name: 'Carved' }).click()
   await page.getByRole('button', { name: 'To the book' }).click()
   // The page's clock runs on while the test waits, so the seconds are its own.
@@ -42,14 +42,14 @@ test('a turn made but not said is put where it was, and the book says when it wa
 
 test('lifted out it waits; pulled too early it is told so and goes back in', async ({ page }) => {
   await inThePan(page)
-  await page.clock.runFor(60_000)
+  await page.clock.fastForward(60_000)
   await page.keyboard.press('l')
   await expect(page.getByRole('heading', { name: /Put the strip steak back in/ })).toBeVisible()
-  await page.clock.runFor(30_000)
+  await page.clock.fastForward(30_000)
   await expect(page.getByText(/1:[34]\d since it went in, 1:[01]\d at the heat/)).toBeVisible()
   await page.keyboard.press('l')
   await expect(page.getByText('Turn 1 of 1.')).toBeVisible()
-  await page.clock.runFor(120_000)
+  await page.clock.fastForward(120_000)
   await page.keyboard.press('p')
   await expect(page.getByText(/Pulled early: it will only reach/)).toBeVisible()
   await page.keyboard.press('l')
@@ -58,9 +58,9 @@ test('lifted out it waits; pulled too early it is told so and goes back in', asy
 
 test('forgotten in the pan, it says so plainly', async ({ page }) => {
   await inThePan(page)
-  await page.clock.runFor(12 * 60_000)
+  await page.clock.fastForward(12 * 60_000)
   await page.keyboard.press('Space')
-  await page.clock.runFor(25 * 60_000)
+  await page.clock.fastForward(25 * 60_000)
   await expect(page.getByText(/whatever you do. Take it off now/)).toBeVisible()
 })
 
@@ -114,9 +114,9 @@ test('the whole plan can be made by keyboard', async ({ page }) => {
 
 test('a probe reading moves what is to come; one that cannot be is told, not believed', async ({ page }) => {
   await inThePan(page)
-  await page.clock.runFor(11 * 60_000)
+  await page.clock.fastForward(11 * 60_000)
   await page.keyboard.press('Space')
-  await page.clock.runFor(60_000)
+  await page.clock.fastForward(60_000)
   const read = async (celsius: string): Promise<void> => {
     await page.keyboard.press('r')
     await page.getByLabel('The probe reads').fill(celsius)
@@ -140,13 +140,13 @@ test('the fat edge is called when its turn comes', async ({ page }) => {
   await page.getByRole('button', { name: 'Light the stove' }).click()
   await expect(page.getByRole('heading', { name: 'Light the ring' })).toBeVisible()
   await page.keyboard.press('Space')
-  await page.clock.runFor(220_000)
+  await page.clock.fastForward(220_000)
   await page.keyboard.press('Space')
   await expect(page.getByText('Turn 1 of 1.')).toBeVisible()
-  await page.clock.runFor(11 * 60_000)
+  await page.clock.fastForward(11 * 60_000)
   await page.keyboard.press('Space')
   await expect(page.getByRole('heading', { name: /Stand the strip steak on the fat edge/ })).toBeVisible()
-  await page.clock.runFor(10 * 60_000)
+  await page.clock.fastForward(10 * 60_000)
   await page.keyboard.press('Space')
   await expect(page.getByRole('heading', { name: /Off the heat/ })).toBeVisible()
 })
@@ -182,7 +182,7 @@ test('from the pan into the oven: what is slow is lit first, every step is calle
   await expect(page.locator('.advice').first()).toContainText(/When the probe reads 5\d/)
   // Forgotten: it is said, and the forecast follows.
   await page.clock.fastForward(30 * 60_000)
-  await page.clock.runFor(10_000)
+  await page.clock.fastForward(10_000)
   await expect(page.getByText(/will peak at .* whatever you do/)).toBeVisible({ timeout: 20_000 })
   await page.keyboard.press('Space')
   await called(page, /Carve/)

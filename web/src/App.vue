@@ -6,12 +6,14 @@ import { useCook } from './stores/cook'
 import { useKit } from './stores/kit'
 import { useUnits } from './stores/units'
 import { antTheme } from './theme/antTheme'
+import { useSpeaker } from './ui/tell'
 
 const units = useUnits()
 const kit = useKit()
 onMounted(() => void kit.load())
 const cook = useCook()
 const route = useRoute()
+const Spoken = useSpeaker()
 const service = computed(() => route.meta['mood'] === 'service')
 const places = [
   { to: '/counter', name: 'Counter' },
@@ -46,6 +48,7 @@ const places = [
       </a-button>
     </header>
     <router-view />
+    <spoken />
   </a-config-provider>
 </template>
 

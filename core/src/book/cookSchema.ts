@@ -5,6 +5,7 @@ import * as yup from 'yup'
 import { CRUSTS, VERDICTS, type Outcome, type PlannedFigures } from '#core/book/record'
 import { EVENT_KINDS, READING_LIMITS, type CookEvent } from '#core/session/events'
 import { fromEarlier } from '#core/request/earlier'
+import type { InService } from '#core/session/inService'
 import type { PlanRequest } from '#core/request/request'
 import { validate } from '#core/input/problem'
 import { plannedFromEarlier } from './earlier'
@@ -96,6 +97,23 @@ const outcomeShape = yup
   .noUnknown()
   .required()
 
+const AFTER_LIMITS_S = [0, 48 * 3600] as const
+const CALLED_LENGTH = 80
+const inService = yup
+  .object({
+    id,
+    after: yup
+      .object({
+        cookId: id,
+        seconds: figure.min(AFTER_LIMITS_S[0], 'Not before that one.').max(AFTER_LIMITS_S[1], 'At most two days after that one.')
+      })
+      .noUnknown()
+      .nullable()
+      .default(null),
+    called: yup.string().strict().defined('This is missing.').max(CALLED_LENGTH, `At most ${CALLED_LENGTH} letters.`)
+  })
+  .noUnknown()
+
 const newCookShape = yup
   .object({
     id,
@@ -104,7 +122,8 @@ const newCookShape = yup
     request: yup.mixed().required('This is missing.'),
     /** Of a file from before every method had one request. */
     way: yup.mixed().nullable().default(null),
-    planned: plannedShape
+    planned: plannedShape,
+    service: inService.nullable().default(null)
   })
   .noUnknown()
   .required()
@@ -120,6 +139,7 @@ export interface NewCook {
   readonly createdAt: number
   readonly request: PlanRequest
   readonly planned: PlannedFigures
+  readonly service: InService | null
 }
 
 /** @throws InvalidInputError */

@@ -55,6 +55,7 @@ function cooked(number: number, hotter: number, believed = 0, readAs: (celsius: 
       at(Math.min(plan.pull.time, truth.pull.time), { kind: 'pulled' }),
       at(plan.carve.time + 600, { kind: 'carved' })
     ],
+    service: null,
     outcome: NO_OUTCOME
   }
 }

@@ -3,6 +3,7 @@
  * turned out. Small enough to store whole.
  */
 import { standing, type CookEvent } from '#core/session/events'
+import type { InService } from '#core/session/inService'
 import { progressOf, type CookState } from '#core/session/progress'
 import type { Plan } from '#core/plan/plan'
 import type { PlanRequest } from '#core/request/request'
@@ -51,6 +52,8 @@ export interface CookRecord {
   readonly createdAt: number
   readonly request: PlanRequest
   readonly planned: PlannedFigures
+  /** Null where it was cooked by itself. */
+  readonly service: InService | null
   readonly events: readonly CookEvent[]
   readonly outcome: Outcome
 }
@@ -122,14 +125,24 @@ export function seenOf(record: Pick<CookRecord, 'events' | 'planned'>): Seen {
 }
 
 /** A cook as it stands in the list of the Book. */
-export interface CookSummary extends Pick<CookRecord, 'id' | 'title' | 'createdAt' | 'request' | 'outcome'> {
+export interface CookSummary extends Pick<CookRecord, 'id' | 'title' | 'createdAt' | 'request' | 'outcome' | 'service'> {
   readonly state: CookState
   readonly planned: Pick<PlannedFigures, 'pullS' | 'pullC' | 'peakC'>
   readonly seen: Seen
 }
 
 export function summaryOf(record: CookRecord): CookSummary {
-  const { id, title, createdAt, request, outcome, events } = record
+  const { id, title, createdAt, request, outcome, events, service } = record
   const { pullS, pullC, peakC } = record.planned
-  return { id, title, createdAt, state: progressOf(events).state, request, outcome, planned: { pullS, pullC, peakC }, seen: seenOf(record) }
+  return {
+    id,
+    title,
+    createdAt,
+    state: progressOf(events).state,
+    request,
+    outcome,
+    service,
+    planned: { pullS, pullC, peakC },
+    seen: seenOf(record)
+  }
 }

@@ -1,6 +1,6 @@
 /** A ticket of the pass, as it is kept and as a file: checked whole before anything of it is used. */
 import * as yup from 'yup'
-import { DISH_KINDS, TOOLS } from '#core/service/dish'
+import { DISH_KINDS, TOOLS, type Dish } from '#core/service/dish'
 import { recipeById } from '#core/service/recipes'
 import { COOKS_LIMITS, DINERS_LIMITS, MOST_LINES, type Ticket } from '#core/service/ticket'
 import { named, oneOf, within } from '#core/input/plainFields'
@@ -61,6 +61,9 @@ const dishShape = yup
   })
   .noUnknown()
   .default(undefined)
+
+/** @throws InvalidInputError */
+export const parseDish = (input: unknown): Dish => validate(dishShape.required(), input) as Dish
 
 /** What a plan file on a ticket has wrong; null where the fire can open it. */
 function wrongPlan(plan: unknown): string | null {

@@ -60,7 +60,7 @@ describe('in space', () => {
     const { method, setup, plan } = planned(asked(kind, settings))
     const subject = method.subject(setup, 'fine')
     const grid = split ? splitGrid(subject.grid) : subject.grid
-    return run({ ...subject, grid }, rested(timelineOf(method, setup, plan.free), setup), { ...KEEP_ENDS, untilPastPeakBy: 0.5 }, finer(8))
+    return run({ ...subject, grid }, rested(timelineOf(method, setup, plan.free), setup), { ...KEEP_ENDS, untilPastPeakBy: 0.5 }, finer(3))
   }
 
   it.each([

@@ -31,6 +31,8 @@ export interface Stand {
   readonly forecast: UnderWay
   /** What the cook's own thermometer shows where this is; what is there, where it is not said. */
   readonly shows?: ((celsius: number) => number) | undefined
+  /** How this one is told from the others at the stove: "rare piece". */
+  readonly called?: string | undefined
   /** How long back at the heat would mend a piece that rests and stops short, s. */
   readonly backS?: number | null
 }
@@ -100,7 +102,7 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
   const { progress, forecast, request } = stand
   const { marks } = forecast
   const set = settingsOf(request) as Set
-  const piece = pieceInWords(request)
+  const piece = stand.called ? `the ${stand.called}` : pieceInWords(request)
   const here = marks[Math.min(progress.moves, marks.length - 1)]
   const next = marks.at(progress.moves + 1) ?? here
   const place = PLACES[here.phase]

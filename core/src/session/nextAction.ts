@@ -16,19 +16,28 @@ const THERE_K = 0.3
 /**
  * @param forecast made from this cook's own past; its times are seconds since laying in
  * @param believed the last reading, unless it is doubted: at or past what the pull is at, it comes off at once
- * @returns null once carved
+ * @param notBefore epoch ms before which it does not go in; 'waiting' for another to go in first
+ * @returns null once carved, or while it waits for another and its fire is lit
  */
-export function nextAction(progress: Progress, forecast: UnderWay, preheats: Preheats, believed: Reading | null = null): NextAction | null {
+export function nextAction(
+  progress: Progress,
+  forecast: UnderWay,
+  preheats: Preheats,
+  believed: Reading | null = null,
+  notBefore: number | 'waiting' | null = null
+): NextAction | null {
   const since = (seconds: number): number => (progress.laidAt ?? 0) + seconds * 1000
   switch (progress.state) {
     case 'ready':
-      return { does: 'lit', due: null }
+      return { does: 'lit', due: typeof notBefore === 'number' ? notBefore - preheats.first * 1000 : null }
     case 'heating': {
       const [began, ring] = progress.lits
-      if (!ringFollows(preheats, forecast.marks)) return { does: 'laid', due: began + preheats.first * 1000 }
+      const laid = (hotAt: number): NextAction | null =>
+        notBefore === 'waiting' ? null : { does: 'laid', due: Math.max(hotAt, notBefore ?? 0) }
+      if (!ringFollows(preheats, forecast.marks)) return laid(began + preheats.first * 1000)
       return progress.lits.length < 2
         ? { does: 'lit', due: began + (preheats.first - preheats.pan) * 1000 }
-        : { does: 'laid', due: Math.max(began + preheats.first * 1000, ring + preheats.pan * 1000) }
+        : laid(Math.max(began + preheats.first * 1000, ring + preheats.pan * 1000))
     }
     case 'on the heat': {
       const { marks, pull, overdue } = forecast

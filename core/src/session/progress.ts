@@ -111,6 +111,29 @@ export function happenedUntil(events: readonly CookEvent[], now: number): Happen
   return { past: spentUntil(events, now), off: state === 'resting' || state === 'carved', again }
 }
 
+/** A cook that was left by itself. */
+export interface Left {
+  /** When it was last heard of, epoch ms. */
+  readonly since: number
+  readonly hours: number
+  /** At the fire, or off it. */
+  readonly where: 'heat' | 'board'
+}
+/** Long past whatever was due nothing that was planned is true any more, ms. */
+const LEFT_MS = 2 * 3600_000
+
+/** @param due when the next thing was due, epoch ms; null where that is not known. @returns null while somebody is at it */
+export function standsLeft(events: readonly CookEvent[], now: number, due: number | null): Left | null {
+  const { state } = progressOf(events)
+  const last = standing(events).at(-1)
+  if (!last || state === 'carved' || state === 'ready') return null
+  const since = Math.max(last.at, due ?? last.at + (state === 'on the heat' ? LONG_ROAST_MS : 0))
+  if (now - since < LEFT_MS) return null
+  return { since: last.at, hours: (now - last.at) / 3600_000, where: state === 'on the heat' || state === 'heating' ? 'heat' : 'board' }
+}
+/** What may be on so long of its own accord, ms. */
+const LONG_ROAST_MS = 12 * 3600_000
+
 /** On the metal, over the coals, in the oven: not lifted out, s. */
 export const atTheHeat = (spent: readonly Spent[]): number => spent.reduce((sum, s) => sum + (s.stage === 'out' ? 0 : s.seconds), 0)
 

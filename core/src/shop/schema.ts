@@ -12,6 +12,8 @@ import type { UnitSystem } from '#core/quantity/units'
 import { validate } from '#core/input/problem'
 
 export const LABEL_LENGTH = 80
+export const NOTE_LENGTH = 400
+export const PACKET_LIMITS = { pieces: [1, 60], weightG: [10, 60000] } as const
 export const ORDER_LIMITS = { pieces: [1, 60], pieceG: [20, 20000], fatMm: [0, 30] } as const
 
 const within = (range: readonly [number, number], unit = ''): yup.NumberSchema<number> => {
@@ -35,8 +37,8 @@ const packetSchema = yup
       .defined('This is missing.')
       .oneOf([...cutIds, null], 'There is no such cut.'),
     label: yup.string().strict().defined('This is missing.').max(LABEL_LENGTH, `At most ${LABEL_LENGTH} letters.`),
-    pieces: within([1, 60]).integer('Whole pieces only.'),
-    weightG: within([10, 60000], 'g'),
+    pieces: within(PACKET_LIMITS.pieces).integer('Whole pieces only.'),
+    weightG: within(PACKET_LIMITS.weightG, 'g'),
     thicknessMm: within(PIECE_LIMITS.thicknessMm, 'mm').nullable().defined('This is missing.'),
     wrap: yup
       .string()
@@ -83,7 +85,7 @@ const orderSchema = yup
     fatMm: within(ORDER_LIMITS.fatMm, 'mm').nullable().defined('This is missing.'),
     tied: yup.boolean().strict().required('This is missing.'),
     notNeedled: yup.boolean().strict().required('This is missing.'),
-    note: yup.string().strict().defined('This is missing.').max(400, 'At most 400 letters.')
+    note: yup.string().strict().defined('This is missing.').max(NOTE_LENGTH, `At most ${NOTE_LENGTH} letters.`)
   })
   .noUnknown()
   .required('An order is missing.')

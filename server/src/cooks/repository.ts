@@ -6,6 +6,7 @@ import { foundBy } from '#core/book/foundBy'
 import { WordSearch } from '#core/input/wordSearch'
 import type { Knex } from 'knex'
 import type { CookEvent } from '#core/session/events'
+import type { InService } from '#core/session/inService'
 import { summaryOf, type CookRecord, type CookSummary, type Outcome } from '#core/book/record'
 import type { NewCook } from '#core/book/cookSchema'
 
@@ -18,6 +19,10 @@ interface CookRow {
   doneness: string | null
   crust: string | null
   notes: string
+  service_id: string | null
+  after_cook: string | null
+  after_s: number | null
+  called: string | null
 }
 
 interface EventRow {
@@ -40,7 +45,11 @@ export class CookRepository {
         title: cook.title,
         created_at: cook.createdAt,
         request: JSON.stringify(cook.request),
-        planned: JSON.stringify(cook.planned)
+        planned: JSON.stringify(cook.planned),
+        service_id: cook.service?.id ?? null,
+        after_cook: cook.service?.after?.cookId ?? null,
+        after_s: cook.service?.after?.seconds ?? null,
+        called: cook.service?.called ?? null
       })
       .onConflict('id')
       .ignore()
@@ -138,9 +147,15 @@ function recordOf(row: CookRow, events: readonly EventRow[]): CookRecord {
     createdAt: row.created_at,
     request: JSON.parse(row.request) as CookRecord['request'],
     planned: JSON.parse(row.planned) as CookRecord['planned'],
+    service: serviceOf(row),
     events: events.map(eventOf),
     outcome: { doneness: row.doneness, crust: row.crust, notes: row.notes } as Outcome
   }
+}
+
+function serviceOf({ service_id: id, after_cook: cookId, after_s: seconds, called }: CookRow): InService | null {
+  if (id === null) return null
+  return { id, after: cookId === null || seconds === null ? null : { cookId, seconds }, called: called ?? '' }
 }
 
 function eventOf(row: EventRow): CookEvent {

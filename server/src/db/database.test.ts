@@ -87,7 +87,7 @@ describe('a Book from before every method had one request', () => {
     const db = await openDatabase(file)
     const cooks = new CookRepository(db)
     const request = by(FIRST_REQUEST, 'roast', { ovenC: 160 })
-    await cooks.add({ id: 'cook-of-now', title: 'Joint', createdAt: 1_760_000_000_000, request, planned })
+    await cooks.add({ id: 'cook-of-now', title: 'Joint', createdAt: 1_760_000_000_000, request, planned, service: null })
     expect((await cooks.find('cook-of-now'))?.request).toEqual(request)
     expect((await cooks.find('cook-oven'))?.request.method.kind).toBe('sear then oven')
     await db.destroy()
@@ -108,7 +108,7 @@ describe('what the kit is learned from', () => {
     const cooks = new CookRepository(db)
     const reading = { kind: 'reading', coreC: 40 } as const
     for (const [i, id] of ['cook-first', 'cook-silent', 'cook-third', 'cook-gone'].entries()) {
-      await cooks.add({ id, title: id, createdAt: 1000 + i, request: FIRST_REQUEST, planned })
+      await cooks.add({ id, title: id, createdAt: 1000 + i, request: FIRST_REQUEST, planned, service: null })
       await cooks.addEvents(id, [{ id: `${id}-laid`, at: 1, entered: 1, kind: 'laid' }])
       if (id !== 'cook-silent') await cooks.addEvents(id, [{ id: `${id}-read`, at: 2, entered: 2, ...reading }])
     }

@@ -10,13 +10,15 @@ import * as second from './migrations/0002_packets'
 import * as third from './migrations/0003_kit'
 import * as fourth from './migrations/0004_way'
 import * as fifth from './migrations/0005_one_request'
+import * as sixth from './migrations/0006_service'
 
 const MIGRATIONS: Record<string, Knex.Migration> = {
   '0001_cooks': first,
   '0002_packets': second,
   '0003_kit': third,
   '0004_way': fourth,
-  '0005_one_request': fifth
+  '0005_one_request': fifth,
+  '0006_service': sixth
 }
 
 /** Migrations are imported, not searched for on disk, so that they also run when bundled. */

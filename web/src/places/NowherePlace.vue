@@ -1,20 +1,18 @@
 <script setup lang="ts">
-import { RouterLink } from 'vue-router'
+import { Button as AButton, Result as AResult } from 'ant-design-vue'
+import { useRouter } from 'vue-router'
+
+const router = useRouter()
 </script>
 
 <template>
-  <main class="nowhere">
-    <h1>There is nothing on this shelf</h1>
-    <p>The address leads nowhere. <router-link to="/fire">Back to the fire</router-link></p>
+  <main>
+    <a-result title="There is nothing on this shelf" sub-title="The address leads nowhere.">
+      <template #icon><span></span></template>
+      <template #extra>
+        <a-button type="primary" @click="router.push('/fire')">Back to the fire</a-button>
+        <a-button @click="router.push('/counter')">To the counter</a-button>
+      </template>
+    </a-result>
   </main>
 </template>
-
-<style scoped>
-.nowhere {
-  padding: 60px 28px;
-}
-a {
-  color: var(--oxblood);
-  text-decoration: underline;
-}
-</style>

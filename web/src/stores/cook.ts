@@ -7,6 +7,7 @@ import { nanoid } from 'nanoid'
 import { computed } from 'vue'
 import { NO_OUTCOME, plannedOf, type CookRecord, type Outcome } from '#core/book/record'
 import { standing, undoable, type CookEvent } from '#core/session/events'
+import type { InService } from '#core/session/inService'
 import { ALLOWED, progressOf } from '#core/session/progress'
 import { parseEvents, parseNewCook, type NewCook } from '#core/book/cookSchema'
 import type { Plan } from '#core/plan/plan'
@@ -26,6 +27,7 @@ type Letter = { readonly cookId: string } & (
   | { readonly kind: 'begin'; readonly cook: NewCook }
   | { readonly kind: 'events'; readonly events: readonly CookEvent[] }
   | { readonly kind: 'outcome'; readonly outcome: Outcome }
+  | { readonly kind: 'thrown away' | 'put back' }
 )
 
 /** What a cook begins from. */
@@ -37,8 +39,18 @@ interface Begun {
 
 function parseCook(stored: unknown): CookRecord | null {
   if (stored === null) return null
-  const { id, title, createdAt, request, way, planned, events, outcome } = stored as CookRecord & { readonly way?: unknown }
-  return { ...parseNewCook({ id, title, createdAt, request, way, planned }), events: parseEvents({ events }), outcome }
+  const { id, title, createdAt, request, way, planned, service, events, outcome } = stored as CookRecord & { readonly way?: unknown }
+  return { ...parseNewCook({ id, title, createdAt, request, way, planned, service }), events: parseEvents({ events }), outcome }
+}
+/** One that cannot be read takes none of the others with it. */
+function parseCooks(stored: unknown): CookRecord[] {
+  return (Array.isArray(stored) ? stored : []).flatMap(one => {
+    try {
+      return parseCook(one) ?? []
+    } catch {
+      return []
+    }
+  })
 }
 
 function deliver(letter: Letter): Promise<unknown> {
@@ -49,61 +61,115 @@ function deliver(letter: Letter): Promise<unknown> {
       return api.tell(letter.cookId, letter.events)
     case 'outcome':
       return api.judge(letter.cookId, letter.outcome)
+    case 'thrown away':
+      return api.remove(letter.cookId)
+    case 'put back':
+      return api.restore(letter.cookId)
   }
 }
 
 export const useCook = defineStore('cook', () => {
-  const cook = kept<CookRecord | null>('macellaio.cook', () => null, parseCook)
+  const cooks = kept<readonly CookRecord[]>('macellaio.cooks', () => [], parseCooks)
+  /** Which stands large at the stove; where none is named, the first. */
+  const shownId = kept<string | null>(
+    'macellaio.cook.shown',
+    () => null,
+    stored => (typeof stored === 'string' ? stored : null)
+  )
+  /** The only one there was before there could be several. */
+  const only = kept<CookRecord | null>('macellaio.cook', () => null, parseCook)
+  if (only.value) {
+    cooks.value = [...cooks.value.filter(c => c.id !== only.value?.id), only.value]
+    only.value = null
+  }
   /** The cook last put away, until the server has it. */
   const last = kept<CookRecord | null>('macellaio.last', () => null, parseCook)
   const { letters, offline, refused, post, send } = outbox<Letter>('macellaio.outbox', deliver)
 
+  const cook = computed(() => cooks.value.find(c => c.id === shownId.value) ?? cooks.value.at(0) ?? null)
   const progress = computed(() => (cook.value ? progressOf(cook.value.events) : null))
-  const underWay = computed(() => progress.value !== null && progress.value.state !== 'carved')
+  const underWay = computed(() => cooks.value.some(c => progressOf(c.events).state !== 'carved'))
   const unsent = computed(() => letters.value.length)
   const canUndo = computed(() => (cook.value ? undoable(cook.value.events) : null))
 
-  /** Every setting is written down as it stands: what is usual may be another one day. */
-  function begin(title: string, { request, plan, preheatS }: Begun, spread: Spread | null): void {
+  const find = (id: string): CookRecord | undefined => cooks.value.find(c => c.id === id)
+  const put = (changed: CookRecord): void => void (cooks.value = cooks.value.map(c => (c.id === changed.id ? changed : c)))
+
+  /**
+   * Every setting is written down as it stands: what is usual may be another one day.
+   * @param service what it has to do with others for the same table
+   */
+  function begin(title: string, { request, plan, preheatS }: Begun, spread: Spread | null, service: InService | null = null): string {
     const fresh: NewCook = {
       id: nanoid(12),
       title,
       createdAt: Date.now(),
       request: { ...request, method: { ...request.method, settings: wholeSettings(request) } },
-      planned: plannedOf(plan, spread, preheatS)
+      planned: plannedOf(plan, spread, preheatS),
+      service
     }
-    cook.value = { ...fresh, events: [], outcome: NO_OUTCOME }
+    // What was carved and left there is in the Book.
+    cooks.value = [...cooks.value.filter(c => progressOf(c.events).state !== 'carved'), { ...fresh, events: [], outcome: NO_OUTCOME }]
+    shownId.value = fresh.id
     post({ kind: 'begin', cookId: fresh.id, cook: fresh })
+    return fresh.id
+  }
+  const show = (id: string): void => void (shownId.value = id)
+
+  /**
+   * @param at when it happened, epoch ms; never before what is already written down
+   * @param ids of whom; what is said of several in one breath is taken back in one
+   */
+  function say(said: Said, at: number = Date.now(), ids: readonly string[] = cook.value ? [cook.value.id] : []): void {
+    const entered = Date.now()
+    for (const of of cooks.value.filter(c => ids.includes(c.id))) sayOf(of, said, at, entered)
+  }
+  function sayOf(of: CookRecord, said: Said, at: number, entered: number): void {
+    if (said.kind !== 'undone' && !ALLOWED[progressOf(of.events).state].includes(said.kind)) return
+    const earliest = Math.max(0, ...standing(of.events).map(e => e.at))
+    const event: CookEvent = { id: nanoid(12), at: Math.max(at, said.kind === 'undone' ? 0 : earliest), entered, ...said }
+    put({ ...of, events: [...of.events, event] })
+    post({ kind: 'events', cookId: of.id, events: [event] })
   }
 
-  /** @param at when it happened, epoch ms; never before what is already written down */
-  function say(said: Said, at: number = Date.now()): void {
-    if (!cook.value || !progress.value) return
-    if (said.kind !== 'undone' && !ALLOWED[progress.value.state].includes(said.kind)) return
-    const earliest = Math.max(0, ...standing(cook.value.events).map(e => e.at))
-    const event: CookEvent = { id: nanoid(12), at: Math.max(at, said.kind === 'undone' ? 0 : earliest), entered: Date.now(), ...said }
-    cook.value = { ...cook.value, events: [...cook.value.events, event] }
-    post({ kind: 'events', cookId: cook.value.id, events: [event] })
-  }
-
+  /** Takes back what was last said of the one shown, and what was said of others in the same breath. */
   function undo(): CookEvent | null {
-    const last = canUndo.value
-    if (last) say({ kind: 'undone', undoes: last.id })
-    return last
+    const taken = canUndo.value
+    if (!taken) return null
+    for (const { id, events } of cooks.value) {
+      const theirs = undoable(events)
+      if (theirs && theirs.kind === taken.kind && theirs.entered === taken.entered)
+        say({ kind: 'undone', undoes: theirs.id }, Date.now(), [id])
+    }
+    return taken
   }
 
   function judge(cookId: string, outcome: Outcome): void {
-    if (cook.value?.id === cookId) cook.value = { ...cook.value, outcome }
+    const of = find(cookId)
+    if (of) put({ ...of, outcome })
     if (last.value?.id === cookId) last.value = { ...last.value, outcome }
     post({ kind: 'outcome', cookId, outcome }, l => l.kind === 'outcome' && l.cookId === cookId)
   }
 
-  /** Takes the cook off the stove; it stays in the Book. */
-  function clear(): void {
-    last.value = cook.value
-    cook.value = null
+  /** Takes a cook off the stove; it stays in the Book. */
+  function clear(id = cook.value?.id): void {
+    last.value = (id === undefined ? undefined : find(id)) ?? null
+    cooks.value = cooks.value.filter(c => c.id !== id)
+  }
+
+  /** Off the stove and out of the Book. @returns to put it back into both */
+  function throwAway(id: string): () => void {
+    const of = find(id)
+    if (!of) return () => undefined
+    cooks.value = cooks.value.filter(c => c.id !== id)
+    post({ kind: 'thrown away', cookId: id })
+    return () => {
+      cooks.value = [...cooks.value.filter(c => c.id !== id), of]
+      shownId.value = id
+      post({ kind: 'put back', cookId: id })
+    }
   }
 
   void send()
-  return { cook, last, progress, underWay, unsent, offline, refused, canUndo, begin, say, undo, judge, clear }
+  return { cooks, cook, last, progress, underWay, unsent, offline, refused, canUndo, begin, show, say, undo, judge, clear, throwAway }
 })

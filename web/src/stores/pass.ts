@@ -14,11 +14,14 @@ import type { PlanRequest } from '#core/request/request'
 import { beefDish } from '#core/service/beef'
 import type { Dish, Kitchen } from '#core/service/dish'
 import type { Service } from '#core/service/schedule'
+import { callsOf, type PassCall } from '#core/service/calls'
 import { dishesOf, kitchenOf, MOST_LINES, type Ticket } from '#core/service/ticket'
 import { Queue } from '../workers/queue'
+import { useCook } from './cook'
 import { useDraft } from './draft'
 import { kept } from './kept'
 import { useKit } from './kit'
+import { useUnits } from './units'
 
 const SUPPER_H = 19.5
 /** So long after the serving an evening is over. */
@@ -40,6 +43,16 @@ interface ServeQuestion {
 export const usePass = defineStore('pass', () => {
   const draft = useDraft()
   const kit = useKit()
+  const units = useUnits()
+  const cook = useCook()
+  /** Of this dinner: whatever is lit for it has it too. */
+  const keptId = kept<string | null>(
+    'macellaio.service',
+    () => null,
+    stored => (typeof stored === 'string' && /^[\w-]{6,40}$/.test(stored) ? stored : null)
+  )
+  keptId.value ??= nanoid(12)
+  const serviceId = computed(() => keptId.value ?? '')
 
   const example = (): Ticket => {
     const { count, weightG } = draft.request.piece
@@ -75,6 +88,20 @@ export const usePass = defineStore('pass', () => {
   const service = computed(() => (laid.value?.key === keyOf() ? laid.value.service : null))
   const stale = computed(() => laid.value?.service ?? null)
 
+  /** What is called out, of the layout that there is: while a newer one is made, of the one before. */
+  const calls = computed((): PassCall[] => {
+    const of = service.value ?? stale.value
+    return of ? callsOf(of, kit.kit.grills.at(0)?.fuel ?? 'charcoal', units.system) : []
+  })
+  /** Beef that is on the stove is called from there. */
+  const onTheStove = computed(() => cook.cooks.some(c => c.service?.id === serviceId.value))
+  const isBeef = ({ dishId }: PassCall): boolean => dishes.value.some(d => d.id === dishId && d.kind === 'beef')
+  const nextCall = computed(() => calls.value.find(c => !done.value.includes(c.id) && !(onTheStove.value && isBeef(c))) ?? null)
+  const begun = computed(() => calls.value.some(c => done.value.includes(c.id)))
+  /** Epoch ms. */
+  const servedAt = computed(() => dayjs(ticket.value.serveAt).valueOf())
+  const nameOf = ({ dishId }: PassCall): string => dishes.value.find(d => d.id === dishId)?.name ?? ''
+
   const queue = new Queue<ServeQuestion, Service>({
     ask: (remote, { dishes: what, kitchen: where }) => remote.serve(what, where) as Promise<Service>,
     answered: ({ key }, found) => {
@@ -84,11 +111,16 @@ export const usePass = defineStore('pass', () => {
     },
     failed: () => (failed.value = true)
   })
-  /** Only while somebody looks. */
+  /** Only while somebody looks, or cooks by it. */
   const watched = shallowRef(false)
-  watch([dishes, kitchen, watched], () => {
-    if (watched.value && service.value === null) queue.put({ key: keyOf(), dishes: dishes.value, kitchen: kitchen.value })
-  })
+  const wanted = computed(() => watched.value || done.value.length > 0)
+  watch(
+    [dishes, kitchen, wanted],
+    () => {
+      if (wanted.value && service.value === null) queue.put({ key: keyOf(), dishes: dishes.value, kitchen: kitchen.value })
+    },
+    { immediate: true }
+  )
 
   /** @returns what is wrong; null once it stands */
   function put(next: Ticket): string | null {
@@ -123,6 +155,7 @@ export const usePass = defineStore('pass', () => {
     const today = dayjs().hour(at.hour()).minute(at.minute())
     ticket.value = { ...ticket.value, serveAt: (today.isBefore(dayjs()) ? today.add(1, 'day') : today).format(MOMENT) }
     done.value = []
+    keptId.value = nanoid(12)
   }
   const untick = (): void => void (done.value = [])
 
@@ -155,6 +188,13 @@ export const usePass = defineStore('pass', () => {
     service,
     stale,
     failed,
+    serviceId,
+    onTheStove,
+    calls,
+    nextCall,
+    begun,
+    servedAt,
+    nameOf,
     watched,
     full,
     put,

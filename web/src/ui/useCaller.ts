@@ -4,7 +4,15 @@ import { kept } from '../stores/kept'
 
 const AHEAD_S = 10
 
-export function useCaller(secondsLeft: Ref<number | null>, words: Ref<string>, key: Ref<string>) {
+export interface Called {
+  /** Unlike that of any other call there was or will be. */
+  readonly key: string
+  /** s until it is due; null where it waits for nothing. */
+  readonly left: number | null
+  readonly words: string
+}
+
+export function useCaller(calls: Ref<readonly Called[]>) {
   const muted = kept(
     'macellaio.muted',
     () => false,
@@ -31,17 +39,18 @@ export function useCaller(secondsLeft: Ref<number | null>, words: Ref<string>, k
     call()
   }
 
-  watch(secondsLeft, left => {
-    if (left === null) return
-    if (left <= AHEAD_S && left > 2) once(`${key.value} ahead`, () => tone(660, 0))
-    if (left <= 0.5 && left > -5) {
-      once(`${key.value} due`, () => {
+  watch(calls, all => {
+    for (const { key, left, words } of all) {
+      if (left === null) continue
+      if (left <= AHEAD_S && left > 2) once(`${key} ahead`, () => tone(660, 0))
+      if (left > 0.5 || left <= -5) continue
+      once(`${key} due`, () => {
         tone(880, 0)
         tone(1100, 0.4)
-        if ('speechSynthesis' in window) speechSynthesis.speak(new SpeechSynthesisUtterance(words.value))
+        if ('speechSynthesis' in window) speechSynthesis.speak(new SpeechSynthesisUtterance(words))
       })
     }
   })
 
-  return { muted, toggle: () => (muted.value = !muted.value) }
+  return { muted, toggle: () => void (muted.value = !muted.value) }
 }

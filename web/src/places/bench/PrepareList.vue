@@ -2,7 +2,7 @@
 /** Getting it ready: the schools with what each is worth, and a checklist dated back from the moment it goes in. */
 import { MOMENT, timeWritten } from '../../ui/moments'
 import MomentField from '../../ui/MomentField.vue'
-import { Button as AButton, Checkbox as ACheckbox, Table as ATable } from 'ant-design-vue'
+import { Button as AButton, Checkbox as ACheckbox, Skeleton as ASkeleton, Table as ATable } from 'ant-design-vue'
 import dayjs from 'dayjs'
 import { computed, onMounted, onUnmounted } from 'vue'
 import { SURFACES, type SurfaceState } from '#core/meat/piece'
@@ -98,7 +98,10 @@ function setGoesIn(text: string): void {
       <p class="quiet">By the engine, for this piece in the pan of the plan.</p>
       <p v-if="!store.comparable" class="quiet">A joint is not cooked in a pan: here the list counts, and its start.</p>
       <div v-else class="tables" :class="{ stale: !tables }" :aria-busy="!tables">
-        <p v-if="!tables" class="quiet">Cooking it seven ways…</p>
+        <template v-if="!tables">
+          <p class="quiet">Cooking it seven ways…</p>
+          <a-skeleton active :title="false" :paragraph="{ rows: 7 }" />
+        </template>
         <a-table
           v-for="t in tables ?? []"
           :key="t.title"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** What happened: every cook, newest first, planned beside seen. */
 import { momentWritten } from '../../ui/moments'
-import { Button as AButton, Input as AInput, Table as ATable } from 'ant-design-vue'
+import NothingHere from '../../ui/NothingHere.vue'
+import { Button as AButton, Input as AInput, Skeleton as ASkeleton, Table as ATable } from 'ant-design-vue'
 import { useDebounceFn } from '@vueuse/core'
 import dayjs from 'dayjs'
 import { onMounted, onUpdated, ref, useTemplateRef } from 'vue'
@@ -120,11 +121,11 @@ const ofColumn = (key: unknown): Column | undefined => COLUMNS.find(c => c.key =
       />
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }} <a-button @click="load">Try again</a-button></p>
-    <p v-else-if="cooks === null" class="quiet" role="status">Opening…</p>
-    <p v-else-if="cooks.length === 0" class="quiet" role="status">
+    <a-skeleton v-else-if="cooks === null" active :title="false" :paragraph="{ rows: 6 }" aria-label="Opening the book" role="status" />
+    <nothing-here v-else-if="cooks.length === 0" role="status">
       <template v-if="search">Nothing in the book matches “{{ search }}”.</template>
       <template v-else>Nothing yet. The first cook you light at the <router-link to="/fire">fire</router-link> is written here.</template>
-    </p>
+    </nothing-here>
     <a-table
       v-else
       class="cooks"

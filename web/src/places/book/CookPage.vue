@@ -38,7 +38,7 @@ async function load(): Promise<void> {
     trouble.value = null
   } catch (error) {
     // The server may not have heard of it yet; what is on this device is as good.
-    const here = [store.cook, store.last].find(c => c?.id === id.value)
+    const here = [...store.cooks, store.last].find(c => c?.id === id.value)
     if (here) record.value = here
     else trouble.value = error instanceof Error ? error.message : String(error)
   }

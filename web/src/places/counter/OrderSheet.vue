@@ -1,10 +1,18 @@
 <script setup lang="ts">
 /** What to say to the butcher, and why that thickness. */
-import { Button as AButton, Checkbox as ACheckbox, Input as AInput, InputNumber as AInputNumber, Modal as AModal } from 'ant-design-vue'
+import {
+  Button as AButton,
+  Checkbox as ACheckbox,
+  Form as AForm,
+  FormItem as AFormItem,
+  Input as AInput,
+  InputNumber as AInputNumber,
+  Modal as AModal
+} from 'ant-design-vue'
 import { computed, ref, watch } from 'vue'
 import { REGION_NAMES } from '#core/meat/cut'
 import { slipOf, slipText } from '#core/shop/orderSlip'
-import { ORDER_LIMITS } from '#core/shop/schema'
+import { NOTE_LENGTH, ORDER_LIMITS } from '#core/shop/schema'
 import { PIECE_LIMITS } from '#core/meat/piece'
 import { LATE_K, type Allows } from '#core/plan/thickness'
 import { showDuration, showLength, showTemperatureRise, shownText } from '#core/quantity/format'
@@ -94,17 +102,17 @@ const print = (): void => window.print()
     </template>
 
     <a-modal v-model:open="changing" :title="`${slip.title}, for ${REGION_NAMES[counter.region]}`" :footer="null">
-      <div class="fields">
-        <label class="number">
-          Number
+      <a-form class="fields" layout="vertical">
+        <a-form-item label="Number" html-for="order-pieces">
           <a-input-number
+            id="order-pieces"
             :value="counter.slip.pieces"
             :min="ORDER_LIMITS.pieces[0]"
             :max="ORDER_LIMITS.pieces[1]"
             :precision="0"
             @change="n => typeof n === 'number' && counter.changeOrder({ pieces: n })"
           />
-        </label>
+        </a-form-item>
         <quantity-field
           label="Weight of one"
           dimension="mass"
@@ -132,11 +140,16 @@ const print = (): void => window.print()
         <a-checkbox :checked="counter.slip.notNeedled" @update:checked="(notNeedled: boolean) => counter.changeOrder({ notNeedled })">
           Not tenderised by needles
         </a-checkbox>
-        <label class="wide">
-          Anything else
-          <a-input :value="counter.slip.note" :maxlength="400" @update:value="(v: string) => counter.changeOrder({ note: v })" />
-        </label>
-      </div>
+        <a-form-item class="wide" label="Anything else" html-for="order-note">
+          <a-input
+            id="order-note"
+            :value="counter.slip.note"
+            show-count
+            :maxlength="NOTE_LENGTH"
+            @update:value="(v: string) => counter.changeOrder({ note: v })"
+          />
+        </a-form-item>
+      </a-form>
     </a-modal>
   </div>
 </template>
@@ -196,12 +209,6 @@ h3 {
 }
 .wide {
   grid-column: 1 / -1;
-}
-.number {
-  display: flex;
-  flex-direction: column;
-  font-size: 13px;
-  color: var(--ink-2);
 }
 @media print {
   .acts,

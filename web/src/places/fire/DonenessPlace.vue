@@ -14,6 +14,7 @@ import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
 import { useUnits } from '../../stores/units'
 import PickField from '../../ui/PickField.vue'
+import { tell } from '../../ui/tell'
 import QuantityField from '../../ui/QuantityField.vue'
 import FireTabs from './FireTabs.vue'
 
@@ -72,6 +73,13 @@ const LIMITS = [0, 90] as const
 
 const seatAs = (word: string): number => scaleOf(draft.request.target).bands.find(b => b.word === word)?.aim ?? draft.request.target.coreC
 const words = computed(() => scaleOf(draft.request.target).bands.map(b => ({ value: b.word, label: `${b.word} ${figure(b.aim)}` })))
+
+function dismiss(id: string): void {
+  const before = guests.guests
+  const at = before.findIndex(g => g.id === id)
+  guests.dismiss(id)
+  tell(`${before[at].name || `Guest ${at + 1}`} is off the table.`, () => draft.seat({ named: before }))
+}
 </script>
 
 <template>
@@ -186,12 +194,7 @@ const words = computed(() => scaleOf(draft.request.target).bands.map(b => ({ val
               :options="words"
               @update:model-value="w => guests.change(g.id, { targetC: seatAs(w) })"
             />
-            <a-button
-              class="off"
-              type="text"
-              :aria-label="`Take ${g.name || `guest ${i + 1}`} off the table`"
-              @click="guests.dismiss(g.id)"
-            >
+            <a-button class="off" type="text" :aria-label="`Take ${g.name || `guest ${i + 1}`} off the table`" @click="dismiss(g.id)">
               ×
             </a-button>
           </li>

@@ -16,6 +16,7 @@ import { showLength, showTemperatureRise, shownText, withArticle } from '#core/q
 import { useDraft } from '../../stores/draft'
 import { useKit } from '../../stores/kit'
 import { useUnits } from '../../stores/units'
+import { tell } from '../../ui/tell'
 import KitItemForm from './KitItemForm.vue'
 import type { AnyItem } from './kitFields'
 
@@ -50,7 +51,10 @@ function add(): void {
   if (kit.put(props.shelf, { ...NEW[props.shelf], id })) open.value = id
 }
 function remove(id: string): void {
-  if (kit.remove(props.shelf, id)) open.value = null
+  const name = items.value.find(i => i.id === id)?.name
+  if (!kit.remove(props.shelf, id)) return
+  open.value = null
+  tell(`${name} is taken away.`, kit.undo)
 }
 
 const length = (mm: number): string => shownText(showLength(mm, units.system))

@@ -20,7 +20,9 @@ import { useCook } from '../../stores/cook'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
 import { useKit } from '../../stores/kit'
+import { usePass } from '../../stores/pass'
 import { usePlan } from '../../stores/plan'
+import { useTable } from '../../stores/table'
 import { useUnits } from '../../stores/units'
 import CarveBoard from './CarveBoard.vue'
 import DonenessRow from './DonenessRow.vue'
@@ -48,6 +50,8 @@ const guests = useGuests()
 const onProbe = useOnProbe()
 const units = useUnits()
 const kit = useKit()
+const pass = usePass()
+const table = useTable()
 const router = useRouter()
 
 // The address names the method: what is opened by it is planned by it.
@@ -97,7 +101,16 @@ const bagged = computed(() => plan.shown?.plan.phases.some(p => p.phase === 'bat
 
 function light(): void {
   if (!plan.current) return
-  cook.begin(title.value, plan.current, plan.spread)
+  const { serviceId: id } = pass
+  const loads = table.shown?.loads ?? []
+  if (loads.length < 2) cook.begin(title.value, plan.current, plan.spread, { id, after: null, called: '' })
+  let first: string | null = null
+  for (const { slot, result, called } of loads.length < 2 ? [] : loads) {
+    const after = first === null ? null : { cookId: first, seconds: Math.round(slot.inAt) }
+    const begun = cook.begin(`${title.value}, ${called}`, result, result === plan.current ? plan.spread : null, { id, after, called })
+    first ??= begun
+  }
+  if (first !== null) cook.show(first)
   void router.push('/stove')
 }
 </script>
@@ -180,8 +193,8 @@ function light(): void {
         <sheet-lines v-if="there" :lines="lines" :stale="stale" />
         <p v-for="s in said" :key="s" class="remark" :class="{ stale }">{{ s }}</p>
         <safety-gate :dangers="plan.current ? dangers : []" :agreed="agreed" @agree="agree" @safer="coreC => draft.aim({ coreC })" />
-        <a-button class="go" :disabled="plan.state !== 'ready' || held" block @click="light">{{
-          cook.underWay ? 'Light the stove for this one' : 'Light the stove'
+        <a-button class="go" :disabled="plan.state !== 'ready' || held || table.working" block @click="light">{{
+          cook.underWay ? 'Light the stove for this one too' : 'Light the stove'
         }}</a-button>
         <plan-out :of="there" :title="title" :stale="stale" :lines="lines" :cautions="cautions" :held="held" />
         <safety-lines v-if="plan.shown" :plan="plan.shown.plan" />

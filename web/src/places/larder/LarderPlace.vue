@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What is in the fridge and the freezer, what must be cooked first, and when it is thawed. */
 import { timeWritten } from '../../ui/moments'
+import NothingHere from '../../ui/NothingHere.vue'
 import { Button as AButton } from 'ant-design-vue'
 import { useIntervalFn } from '@vueuse/core'
 import dayjs from 'dayjs'
@@ -104,10 +105,10 @@ const cold = (how: ThawingHow): string => shownText(showTemperature(THAWING_AROU
       </p>
       <packet-form v-if="editing" :packet="editing === 'new' ? null : editing" @done="editing = null" />
 
-      <p v-if="larder.packets.length === 0 && !editing" class="empty">
+      <nothing-here v-if="larder.packets.length === 0 && !editing">
         Nothing here yet. Write down what you bought or what came with the quarter: {{ CUTS.length }} cuts are known, and a packet without a
         name can be found out.
-      </p>
+      </nothing-here>
       <template
         v-for="shelf in [
           { title: 'Fridge', packets: fridge },
@@ -246,12 +247,6 @@ li.past {
   border-color: var(--brass);
   color: #17120a;
   font-weight: 600;
-}
-.empty {
-  margin: 40px 0;
-  max-width: 520px;
-  font-size: 17px;
-  line-height: 1.5;
 }
 .wrong {
   color: #9a211b;

@@ -2,10 +2,11 @@
 /** One packet, written down. */
 import MomentField from '../../ui/MomentField.vue'
 import CountField from '../../ui/CountField.vue'
-import { Button as AButton, Checkbox as ACheckbox, Input as AInput } from 'ant-design-vue'
+import { Button as AButton, Checkbox as ACheckbox, Form as AForm, FormItem as AFormItem, Input as AInput } from 'ant-design-vue'
 import dayjs from 'dayjs'
+import { nanoid } from 'nanoid'
 import { computed, reactive, ref } from 'vue'
-import { LABEL_LENGTH } from '#core/shop/schema'
+import { LABEL_LENGTH, PACKET_LIMITS, parsePacket } from '#core/shop/schema'
 import { CUTS, cutById } from '#core/meat/cuts'
 import { WRAPS, type Packet, type Place, type Wrap } from '#core/shop/larder'
 import { findCuts } from '#core/meat/names'
@@ -13,6 +14,7 @@ import { PIECE_LIMITS, type Intact } from '#core/meat/piece'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
 import PickField from '../../ui/PickField.vue'
 import QuantityField from '../../ui/QuantityField.vue'
+import { useSchema } from '../../ui/useSchema'
 import { useLarder } from '../../stores/larder'
 
 const props = defineProps<{ packet: Packet | null }>()
@@ -32,21 +34,23 @@ const given = reactive({
   since: dayjs(props.packet?.since ?? Date.now()).format('YYYY-MM-DD'),
   useBy: props.packet?.useBy ? dayjs(props.packet.useBy).format('YYYY-MM-DD') : ''
 })
-const problems = ref<Record<string, string | null>>({})
-const problem = computed(() => Object.values(problems.value).find(Boolean) ?? null)
+/** What a field itself cannot read, by its key. */
+const unread = ref<Record<string, string | null>>({})
+const held = computed(() => Object.values(unread.value).some(Boolean))
+const id = props.packet?.id ?? nanoid(12)
 const guess = computed(() => (given.cutId === '' && given.label.trim().length > 1 ? findCuts(given.label)[0]?.cut : undefined))
 const cuts = [
   { value: '', label: 'not known yet' },
   ...CUTS.map(c => ({ value: c.id, label: c.name })).sort((a, b) => a.label.localeCompare(b.label))
 ]
 
-function save(): void {
-  if (problem.value) return
+function written(): Packet {
   const since = dayjs(given.since)
   const today = since.isSame(dayjs(), 'day')
-  const packet = {
+  return {
+    id,
     cutId: given.cutId === '' ? null : given.cutId,
-    label: given.label.trim().slice(0, LABEL_LENGTH),
+    label: given.label.trim(),
     pieces: given.pieces,
     weightG: given.weightG,
     thicknessMm: given.thicknessKnown ? given.thicknessMm : null,
@@ -57,29 +61,38 @@ function save(): void {
     thawing: props.packet?.thawing ?? null,
     intact: given.intact
   }
-  if (props.packet) larder.keep({ ...packet, id: props.packet.id })
-  else larder.add(packet)
+}
+const form = useSchema(parsePacket, written)
+function save(): void {
+  const packet = held.value ? null : form.submit()
+  if (packet === null) return
+  larder.keep(packet)
   emit('done')
 }
 </script>
 
 <template>
-  <form class="packet" @submit.prevent="save">
-    <label class="wide">
-      What is written on it
-      <a-input v-model:value="given.label" :maxlength="LABEL_LENGTH" placeholder="BNLS BF STRPLN STK, box 3…" />
+  <a-form class="packet" layout="vertical" @submit="save">
+    <a-form-item class="wide" label="What is written on it" :html-for="`${id}-label`" v-bind="form.item('label')">
+      <a-input
+        :id="`${id}-label`"
+        v-model:value="given.label"
+        placeholder="BNLS BF STRPLN STK, box 3…"
+        show-count
+        :maxlength="LABEL_LENGTH"
+      />
       <span v-if="guess" class="quiet">
         That reads like {{ guess.name.toLowerCase() }}. <a-button class="link" @click="given.cutId = guess.id">It is</a-button>
       </span>
-    </label>
+    </a-form-item>
     <pick-field v-model="given.cutId" label="Cut" long :options="cuts" />
-    <count-field v-model="given.pieces" label="Pieces" unit="" :range="[1, 60]" :step="1" />
+    <count-field v-model="given.pieces" label="Pieces" unit="" :range="PACKET_LIMITS.pieces" :step="1" />
     <quantity-field
       v-model="given.weightG"
       label="Weight of all"
       dimension="mass"
-      :range="[10, 60000]"
-      @problem="m => (problems = { ...problems, weight: m })"
+      :range="PACKET_LIMITS.weightG"
+      @problem="m => (unread = { ...unread, weightG: m })"
     />
     <div>
       <a-checkbox v-model:checked="given.thicknessKnown">Thickness measured</a-checkbox>
@@ -89,7 +102,7 @@ function save(): void {
         label="Thickness"
         dimension="length"
         :range="PIECE_LIMITS.thicknessMm"
-        @problem="m => (problems = { ...problems, thickness: m })"
+        @problem="m => (unread = { ...unread, thicknessMm: m })"
       />
       <span v-else-if="given.cutId" class="quiet">taken as usual for {{ cutById(given.cutId)?.name.toLowerCase() }}</span>
     </div>
@@ -111,13 +124,13 @@ function save(): void {
         { value: 'no', label: 'needled or rolled' }
       ]"
     />
-    <moment-field v-model="given.since" day label="There since" />
-    <moment-field v-model="given.useBy" day optional label="Printed use-by date" />
+    <a-form-item v-bind="form.item('since')"><moment-field v-model="given.since" day label="There since" /></a-form-item>
+    <a-form-item v-bind="form.item('useBy')"><moment-field v-model="given.useBy" day optional label="Printed use-by date" /></a-form-item>
     <div class="wide acts">
-      <a-button type="primary" html-type="submit" :disabled="problem !== null">{{ packet ? 'Keep the change' : 'Put it in' }}</a-button>
+      <a-button type="primary" html-type="submit" :disabled="held">{{ packet ? 'Keep the change' : 'Put it in' }}</a-button>
       <a-button type="text" @click="emit('done')">Leave it</a-button>
     </div>
-  </form>
+  </a-form>
 </template>
 
 <style scoped>
@@ -132,10 +145,6 @@ function save(): void {
 }
 .wide {
   grid-column: 1 / -1;
-}
-label {
-  font-size: 13px;
-  color: var(--ink-2);
 }
 .acts .ant-btn {
   height: 42px;

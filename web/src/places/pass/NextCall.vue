@@ -7,7 +7,7 @@ import dayjs from 'dayjs'
 import { computed, watch } from 'vue'
 import type { PassCall } from '#core/service/calls'
 import { showDuration, shownText } from '#core/quantity/format'
-import { useCaller } from '../../ui/useCaller'
+import { useStove } from '../../stores/stove'
 import { useSingleKeys } from '../../ui/useSingleKeys'
 
 const props = defineProps<{
@@ -27,11 +27,7 @@ const when = computed(() => {
   return left.value > 0 ? `in ${span}` : `${span} ago`
 })
 const time = computed(() => dayjs(props.serveAt).add(props.call.at, 'second').format(timeWritten))
-const caller = useCaller(
-  computed(() => (props.begun ? left.value : null)),
-  computed(() => `${props.dish ? `${props.dish}: ` : ''}${props.call.text}`),
-  computed(() => `${props.serveAt} ${props.call.id}`)
-)
+const { caller } = useStove()
 const done = (): void => emit('done', props.call.id)
 useSingleKeys({ ' ': done, m: caller.toggle })
 const lock = useWakeLock()
@@ -53,8 +49,8 @@ watch(
     <p class="dish">{{ dish || 'For all of it' }}</p>
     <div class="do">
       <a-button class="done" type="primary" @click="done">Done <kbd>space</kbd></a-button>
-      <a-button class="mute" :aria-pressed="caller.muted.value" @click="caller.toggle">
-        {{ caller.muted.value ? 'Silent' : 'Aloud' }} <kbd>M</kbd>
+      <a-button class="mute" :aria-pressed="caller.muted" @click="caller.toggle">
+        {{ caller.muted ? 'Silent' : 'Aloud' }} <kbd>M</kbd>
       </a-button>
     </div>
   </section>

@@ -2,12 +2,14 @@
 /** A dish that is in no book: what it is called, where it cooks, how long, and whether it keeps the hands. */
 import { nanoid } from 'nanoid'
 import { computed, ref } from 'vue'
-import { Button as AButton, Checkbox as ACheckbox, Input as AInput } from 'ant-design-vue'
+import { Button as AButton, Checkbox as ACheckbox, Form as AForm, FormItem as AFormItem, Input as AInput } from 'ant-design-vue'
 import { OVEN_LIMITS_C } from '#core/kit/oven'
+import { parseDish } from '#core/formats/ticketSchema'
 import { TOOLS, type Dish, type Tool } from '#core/service/dish'
 import { ownDish, STEP_LIMITS_S } from '#core/service/ticket'
 import PickField from '../../ui/PickField.vue'
 import QuantityField from '../../ui/QuantityField.vue'
+import { useSchema } from '../../ui/useSchema'
 
 const emit = defineEmits<{ add: [dish: Dish] }>()
 const name = ref('')
@@ -24,21 +26,24 @@ const WHERE = [
   { value: 'board', label: 'at the board' }
 ]
 const tool = computed((): Tool | null => TOOLS.find(t => t === where.value) ?? null)
-const ready = computed(() => name.value.trim() !== '' && problem.value === null)
+const written = (): Dish =>
+  ownDish(nanoid(8), name.value.trim(), { tool: tool.value, seconds: seconds.value, busy: busy.value, ovenC: ovenC.value })
+const form = useSchema(parseDish, written)
 
 function add(): void {
-  if (!ready.value) return
-  emit('add', ownDish(nanoid(8), name.value.trim(), { tool: tool.value, seconds: seconds.value, busy: busy.value, ovenC: ovenC.value }))
+  const dish = problem.value === null ? form.submit() : null
+  if (dish === null) return
+  emit('add', dish)
   name.value = ''
+  form.forget()
 }
 </script>
 
 <template>
-  <form class="own" @submit.prevent="add">
-    <label class="text">
-      What it is
-      <a-input v-model:value="name" :maxlength="60" placeholder="Dumplings, gravy…" />
-    </label>
+  <a-form class="own" layout="vertical" @submit="add">
+    <a-form-item class="text" label="What it is" html-for="own-dish" v-bind="form.item('name')">
+      <a-input id="own-dish" v-model:value="name" :maxlength="60" placeholder="Dumplings, gravy…" />
+    </a-form-item>
     <pick-field v-model="where" label="Where" :options="WHERE" />
     <quantity-field
       v-if="where === 'oven'"
@@ -50,8 +55,8 @@ function add(): void {
     />
     <quantity-field v-model="seconds" label="How long" dimension="duration" :range="STEP_LIMITS_S" @problem="m => (problem = m)" />
     <a-checkbox v-model:checked="busy" class="tick">keeps me at it</a-checkbox>
-    <a-button html-type="submit" :disabled="!ready">Put it on</a-button>
-  </form>
+    <a-button html-type="submit" :disabled="problem !== null">Put it on</a-button>
+  </a-form>
 </template>
 
 <style scoped>
@@ -61,13 +66,6 @@ function add(): void {
   align-items: flex-end;
   gap: 10px 12px;
   margin-top: 10px;
-}
-.text {
-  display: flex;
-  flex-direction: column;
-  font-size: 13.5px;
-  color: var(--ink-2);
-  gap: 2px;
 }
 .text :deep(.ant-input) {
   width: 220px;

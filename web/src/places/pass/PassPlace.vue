@@ -8,18 +8,17 @@ import { useNow } from '@vueuse/core'
 import dayjs from 'dayjs'
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import NothingHere from '../../ui/NothingHere.vue'
+import { tell } from '../../ui/tell'
 import { Button as AButton, Collapse as ACollapse, CollapsePanel as ACollapsePanel } from 'ant-design-vue'
 import type { PlanAnswer } from '#core/usecase/plan'
 import { readTicket, writeTicket } from '#core/formats/ticketSchema'
-import { callsOf } from '#core/service/calls'
 import { COOKS_LIMITS, DINERS_LIMITS } from '#core/service/ticket'
 import { showDuration, shownText } from '#core/quantity/format'
 import { dangersOf } from '#core/safety/dangers'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
-import { useKit } from '../../stores/kit'
 import { usePass } from '../../stores/pass'
-import { useUnits } from '../../stores/units'
 import ServiceDrawing from '../../line/ServiceDrawing.vue'
 import CountField from '../../ui/CountField.vue'
 import { saveFile } from '../../ui/saveFile'
@@ -35,8 +34,6 @@ const pass = usePass()
 const router = useRouter()
 const draft = useDraft()
 const guests = useGuests()
-const kit = useKit()
-const units = useUnits()
 const clock = useNow({ interval: 1000 })
 
 onMounted(() => {
@@ -48,6 +45,11 @@ onUnmounted(() => (pass.watched = false))
 
 const working = ref(false)
 const said = ref('')
+function remove(id: string): void {
+  const name = names.value.get(id)
+  said.value = pass.remove(id) ?? ''
+  if (said.value === '' && name !== undefined) tell(`${name} is off the ticket.`, pass.undo)
+}
 /** The plan that stands at the fire. */
 async function takeFromFire(): Promise<void> {
   const { request } = draft
@@ -66,13 +68,13 @@ async function takeFromFire(): Promise<void> {
 
 const shown = computed(() => pass.service ?? pass.stale)
 const stale = computed(() => pass.service === null)
-const calls = computed(() => (shown.value ? callsOf(shown.value, kit.kit.grills.at(0)?.fuel ?? 'charcoal', units.system) : []))
+const calls = computed(() => pass.calls)
 const names = computed(() => new Map(pass.dishes.map(d => [d.id, d.name])))
 const serve = computed(() => dayjs(pass.ticket.serveAt))
 const now = computed(() => dayjs(clock.value).diff(serve.value, 'second'))
 const first = computed(() => calls.value.at(0)?.at ?? 0)
-const next = computed(() => calls.value.find(c => !pass.done.includes(c.id)) ?? null)
-const begun = computed(() => calls.value.some(c => pass.done.includes(c.id)))
+const next = computed(() => pass.nextCall)
+const begun = computed(() => pass.begun)
 /** Near enough to cook by; before that it is a plan, and the space bar is the page's own. */
 const live = computed(() => begun.value || (now.value > first.value - LIVE_S && now.value < LIVE_S))
 const LIVE_S = 45 * 60
@@ -168,9 +170,9 @@ async function open(file: File): Promise<void> {
         :stale="stale"
         :order="pass.dishes.map(d => d.id)"
       />
-      <p v-else-if="pass.ticket.lines.length === 0" class="empty quiet">
+      <nothing-here v-else-if="pass.ticket.lines.length === 0">
         Nothing is on the ticket. Put a side on it below, or the beef as it is planned at the fire.
-      </p>
+      </nothing-here>
       <conflict-lines v-if="shown && !stale" :conflicts="shown.conflicts" />
 
       <div class="ticket later">
@@ -181,7 +183,7 @@ async function open(file: File): Promise<void> {
           :full="pass.full"
           @add="recipe => (said = pass.add({ recipe }) ?? '')"
           @open="toTheFire"
-          @remove="id => (said = pass.remove(id) ?? '')"
+          @remove="remove"
         />
         <p class="more no-print">
           <a-button class="link" :disabled="working || pass.full" @click="takeFromFire">
@@ -264,9 +266,6 @@ async function open(file: File): Promise<void> {
 }
 .board {
   margin-top: 4px;
-}
-.empty {
-  padding: 30px 0;
 }
 .ticket {
   margin-top: 18px;

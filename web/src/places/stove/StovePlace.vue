@@ -2,53 +2,69 @@
 /** What do I do now, and how long: one action at a time, readable from across the kitchen. */
 import OnSlate from '../../ui/OnSlate.vue'
 import { Button as AButton } from 'ant-design-vue'
-import { onKeyStroke, useIntervalFn, useWakeLock } from '@vueuse/core'
+import { onKeyStroke, useWakeLock } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { callFor, callsAfter, probedRangeFromNow, pullRangeFromNow, type Stand } from '#core/session/call'
-import { atTheHeat, spentUntil } from '#core/session/progress'
-import { showClock } from '#core/quantity/format'
+import { callFor, callsAfter, probedRangeFromNow, pullRangeFromNow } from '#core/session/call'
+import { ALLOWED, atTheHeat, spentUntil, standsLeft } from '#core/session/progress'
+import { showClock, showDuration, shownText } from '#core/quantity/format'
 import { useCook, type Said } from '../../stores/cook'
-import { useKit } from '../../stores/kit'
+import { usePass } from '../../stores/pass'
+import { nameOf, useStove } from '../../stores/stove'
 import { useUnits } from '../../stores/units'
 import OutcomeForm from '../book/OutcomeForm.vue'
 import ReadingEntry from './ReadingEntry.vue'
 import StoveCall, { LATE_S } from './StoveCall.vue'
+import StoveDish from './StoveDish.vue'
+import StoveLeft from './StoveLeft.vue'
 import StoveSide from './StoveSide.vue'
+import StoveTiles from './StoveTiles.vue'
 import { SPOKEN } from './spoken'
 import { useAgainst } from './useAgainst'
-import { useCaller } from '../../ui/useCaller'
-import { useForecast } from './useForecast'
+import { tell } from '../../ui/tell'
 import { useSingleKeys } from '../../ui/useSingleKeys'
 
 const cook = useCook()
 const units = useUnits()
-const kit = useKit()
+const stove = useStove()
+const pass = usePass()
 const router = useRouter()
-const now = ref(Date.now())
-useIntervalFn(() => (now.value = Date.now()), 200)
-const { forecast, heard, backS, reckoning, progress, action, trouble } = useForecast(
-  computed(() => cook.cook),
-  now
-)
+const now = computed(() => stove.now)
 
 const record = computed(() => cook.cook)
+const mine = computed(() => (record.value ? (stove.forecasts.get(record.value.id) ?? null) : null))
+const forecast = computed(() => mine.value?.forecast.value ?? null)
+const heard = computed(() => mine.value?.heard.value ?? null)
+const reckoning = computed(() => mine.value?.reckoning.value ?? false)
+const progress = computed(() => mine.value?.progress.value ?? null)
+const action = computed(() => mine.value?.action.value ?? null)
+const trouble = computed(() => mine.value?.trouble.value ?? null)
 const state = computed(() => progress.value?.state ?? 'ready')
+/** The ticket's next call, where that is what stands large. */
+const dish = computed(() => stove.first?.dish ?? null)
 const elapsed = computed(() =>
   progress.value?.laidAt ? (Math.min(now.value, progress.value.carvedAt ?? Infinity) - progress.value.laidAt) / 1000 : 0
 )
 const left = computed(() => (action.value?.due != null ? (action.value.due - now.value) / 1000 : null))
 const late = computed(() => left.value !== null && left.value < LATE_S)
 
-const stand = computed((): Stand | null =>
-  progress.value && forecast.value && record.value
-    ? { request: record.value.request, progress: progress.value, forecast: forecast.value, shows: kit.shows, backS: backS.value }
-    : null
-)
+const stand = computed(() => (record.value ? stove.standOf(record.value) : null))
 const call = computed(() => (action.value && stand.value ? callFor(action.value, stand.value, units.system) : null))
 const headline = computed(() => {
-  if (!call.value) return 'Reckoning…'
+  if (!call.value) return waits.value ?? (trouble.value ? 'Go by the probe' : 'Reckoning…')
+  if (also.value.length > 0) return `${call.value.says}${andWho.value} ${left.value === null || late.value ? 'now' : 'in'}`
   return left.value === null ? call.value.says : `${call.value.says} ${late.value ? 'now' : 'in'}`
+})
+/** Done in the same breath. */
+const also = computed(() => (stove.first?.id === record.value?.id ? stove.together.slice(1) : []))
+const inASentence = (name: string): string => name.replace(/^The /, 'the ')
+const andWho = computed(() => also.value.map((c, i, all) => `${i === all.length - 1 ? ' and ' : ', '}${inASentence(c.of)}`).join(''))
+/** Nothing is done with it before another is in. */
+const waits = computed(() => {
+  const after = record.value?.service?.after
+  const first = after && cook.cooks.find(c => c.id === after.cookId)
+  if (!first || action.value !== null || state.value !== 'heating') return null
+  return `It goes in ${showClock(after.seconds)} after ${inASentence(nameOf(first))}`
 })
 const then = computed(() => {
   if (!action.value || !stand.value || !record.value) return []
@@ -73,8 +89,42 @@ function say(said: Said, at?: number): void {
   cook.say(said, at)
 }
 function act(at?: number): void {
-  if (action.value && state.value !== 'carved') say({ kind: action.value.does }, at)
+  if (dish.value) pass.tick(dish.value.id)
+  else {
+    const does = action.value?.does ?? plain.value.at(0)?.kind
+    if (!does || !record.value || state.value === 'carved') return
+    earlier.value = false
+    cook.say({ kind: does }, at, [record.value.id, ...also.value.map(c => c.id)])
+  }
+  stove.goOn()
 }
+/** Where no forecast can be made the buttons still say what is done, in no more words than their own. */
+const plain = computed(() =>
+  trouble.value && !action.value
+    ? ALLOWED[state.value].flatMap(kind => (kind !== 'reading' && kind !== 'undone' ? [{ kind, words: PLAINLY[kind] }] : []))
+    : []
+)
+const PLAINLY = {
+  lit: 'It is lit',
+  laid: 'It is in',
+  turned: 'Turned',
+  edged: 'On its edge',
+  moved: 'On to the next',
+  lifted: 'Lifted out',
+  returned: 'Back at the heat',
+  pulled: 'Off the heat',
+  carved: 'Carved'
+} as const
+/** So long before its time nothing is taken off without a word, s. */
+const EARLY_S = 5 * 60
+function pull(): void {
+  const before = forecast.value && state.value === 'on the heat' ? forecast.value.pull.time - elapsed.value : 0
+  say({ kind: 'pulled' })
+  if (before > EARLY_S) tell(`Taken off ${shownText(showDuration(before))} before its time.`, undo)
+}
+/** Left by itself, and found again. */
+const carriedOn = ref<string | null>(null)
+const found = computed(() => (record.value ? standsLeft(record.value.events, now.value, action.value?.due ?? null) : null))
 
 /** "I did it, but did not say so": when it may have been. */
 const earlier = ref(false)
@@ -108,11 +158,7 @@ watch(
   }
 )
 
-const caller = useCaller(
-  left,
-  computed(() => call.value?.says ?? ''),
-  computed(() => `${record.value?.id} ${action.value?.does} ${progress.value?.moves}`)
-)
+const { caller } = stove
 const lock = useWakeLock()
 watch(
   state,
@@ -125,7 +171,7 @@ watch(
 useSingleKeys({
   ' ': () => act(),
   r: openReading,
-  p: () => say({ kind: 'pulled' }),
+  p: () => dish.value || pull(),
   l: lift,
   e: () => (earlier.value = !earlier.value),
   u: undo,
@@ -144,21 +190,32 @@ const onHeat = computed(() => (record.value ? atTheHeat(spentUntil(record.value.
 function finish(): void {
   const id = record.value?.id
   if (!id) return
-  void router.push(`/book/${id}`).then(() => cook.clear())
+  void router.push(`/book/${id}`).then(() => cook.clear(id))
 }
 </script>
 
 <template>
   <on-slate service>
-    <div v-if="!record" class="stove empty">
+    <div v-if="!record && !dish" class="stove empty">
       <main>
         <h1>Nothing on the stove</h1>
         <p>Make a plan at the <router-link to="/fire">fire</router-link> and light the stove from there.</p>
       </main>
     </div>
-    <div v-else class="stove">
+    <div v-else class="stove" :class="{ alone: !record }">
       <main>
-        <template v-if="state === 'carved'">
+        <stove-tiles />
+        <template v-if="stove.first?.dish">
+          <stove-dish :call="stove.first" />
+          <div class="foot">
+            <div class="actions">
+              <a-button class="act" @click="act()">Done<kbd>space</kbd></a-button>
+              <a-button @click="router.push('/pass')">The pass</a-button>
+            </div>
+          </div>
+        </template>
+        <stove-left v-else-if="record && found && carriedOn !== record.id" :record="record" :left="found" @on="carriedOn = record.id" />
+        <template v-else-if="record && state === 'carved'">
           <h1>{{ record.title }}: carved</h1>
           <p class="advice">Look at the cut face before it is eaten, and write it down: nobody remembers.</p>
           <outcome-form class="outcome" dark :outcome="record.outcome" @change="o => record && cook.judge(record.id, o)" />
@@ -167,7 +224,7 @@ function finish(): void {
             <a-button @click="undo">Not carved yet<kbd>undo</kbd></a-button>
           </div>
         </template>
-        <template v-else>
+        <template v-else-if="record">
           <stove-call :headline="headline" :left="left" :advice="call?.advice ?? ''" :against="against" :trouble="trouble" />
 
           <div class="foot">
@@ -183,12 +240,14 @@ function finish(): void {
               <a-button v-for="m in moments" :key="m.label" @click="act(m.at)">{{ call?.done }}, {{ m.label }}</a-button>
             </div>
             <div class="actions">
-              <a-button class="act" :disabled="!action" @click="act()">{{ call?.done ?? '…' }}<kbd>space</kbd></a-button>
-              <a-button v-if="state !== 'ready' && state !== 'heating'" @click="openReading">Reading<kbd>R</kbd></a-button>
-              <a-button
-                v-if="(state === 'on the heat' && action?.does !== 'pulled') || state === 'lifted'"
-                @click="say({ kind: 'pulled' })"
+              <a-button v-for="(p, i) in plain" :key="p.kind" :class="{ act: i === 0 }" @click="say({ kind: p.kind })">{{
+                p.words
+              }}</a-button>
+              <a-button v-if="plain.length === 0" class="act" :disabled="!action" @click="act()"
+                >{{ call?.done ?? '…' }}<kbd>space</kbd></a-button
               >
+              <a-button v-if="state !== 'ready' && state !== 'heating'" @click="openReading">Reading<kbd>R</kbd></a-button>
+              <a-button v-if="(state === 'on the heat' && action?.does !== 'pulled') || state === 'lifted'" @click="pull">
                 Off the heat<kbd>P</kbd>
               </a-button>
               <a-button v-if="state === 'on the heat' || state === 'resting'" @click="lift">
@@ -198,14 +257,15 @@ function finish(): void {
             <div class="actions tools">
               <a-button :aria-expanded="earlier" @click="earlier = !earlier">I’m late<kbd>E</kbd></a-button>
               <a-button :disabled="!cook.canUndo" @click="undo">Undo<kbd>U</kbd></a-button>
-              <a-button :aria-pressed="caller.muted.value" @click="caller.toggle()">
-                {{ caller.muted.value ? 'Sound is off' : 'Sound is on' }}<kbd>M</kbd>
+              <a-button :aria-pressed="caller.muted" @click="caller.toggle()">
+                {{ caller.muted ? 'Sound is off' : 'Sound is on' }}<kbd>M</kbd>
               </a-button>
             </div>
           </div>
         </template>
       </main>
       <stove-side
+        v-if="record"
         :record="record"
         :forecast="forecast"
         :heard="heard"
@@ -225,6 +285,9 @@ function finish(): void {
   min-height: calc(100vh - var(--header));
   background: var(--service);
   color: var(--chalk);
+}
+.stove.alone {
+  grid-template-columns: 1fr;
 }
 .stove.empty {
   grid-template-columns: 1fr;

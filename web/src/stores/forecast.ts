@@ -10,7 +10,7 @@ import { happenedUntil, progressOf } from '#core/session/progress'
 import { preheatsOf } from '#core/session/warmUp'
 import type { Forecast, ForecastQuestion } from '#core/usecase/forecast'
 import type { Refused } from '#core/usecase/plan'
-import { Queue } from '../../workers/queue'
+import { Queue } from '../workers/queue'
 
 interface CookAt {
   readonly cook: CookRecord
@@ -38,7 +38,8 @@ function asked({ cook: { request, planned, events }, now }: CookAt): ForecastQue
 
 const OVERDUE_EVERY_MS = 8000
 
-export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>) {
+/** @param wait when it may go in beside others of its dinner */
+export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>, wait: () => number | 'waiting' | null = () => null) {
   const answer = shallowRef<({ readonly question: CookAt } & Forecast) | null>(null)
   const trouble = shallowRef<string | null>(null)
 
@@ -76,7 +77,7 @@ export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>) {
   const backS = computed(() => mine.value?.backS ?? null)
   const action = computed(() =>
     progress.value && forecast.value && cook.value
-      ? nextAction(progress.value, forecast.value, preheatsOf(cook.value.request, forecast.value.marks), believed.value)
+      ? nextAction(progress.value, forecast.value, preheatsOf(cook.value.request, forecast.value.marks), believed.value, wait())
       : null
   )
 

@@ -1,0 +1,152 @@
+/**
+ * Everything that is on at once: what is to come of each piece and each dish, in one stream of calls, wherever in the
+ * app one is.
+ */
+import { useIntervalFn } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { computed, effectScope, ref, shallowReactive, watch, type EffectScope } from 'vue'
+import type { CookRecord } from '#core/book/record'
+import { callFor, type Stand } from '#core/session/call'
+import { notBefore } from '#core/session/inService'
+import { nextOf, togetherWith, type Due } from '#core/session/stream'
+import { IN_THE_PAN } from '#core/session/warmUp'
+import type { PassCall } from '#core/service/calls'
+import { useCaller } from '../ui/useCaller'
+import { useCook } from './cook'
+import { useForecast } from './forecast'
+import { useKit } from './kit'
+import { usePass } from './pass'
+import { useUnits } from './units'
+
+type CookForecast = ReturnType<typeof useForecast>
+
+/** A call of the stream: of a piece, or of a dish on the ticket. */
+export interface StreamCall extends Due {
+  /** Whose it is, short: "The 2 rare pieces", "Potatoes, roasted". */
+  readonly of: string
+  /** What is to be done. */
+  readonly says: string
+  readonly cook: CookRecord | null
+  readonly dish: PassCall | null
+}
+
+const TICK_MS = 200
+
+export const useStove = defineStore('stove', () => {
+  const cook = useCook()
+  const pass = usePass()
+  const kit = useKit()
+  const units = useUnits()
+  const now = ref(Date.now())
+  const clock = useIntervalFn(() => (now.value = Date.now()), TICK_MS, { immediate: false })
+
+  const forecasts = shallowReactive(new Map<string, CookForecast & { readonly scope: EffectScope }>())
+  watch(
+    () => cook.cooks.map(c => c.id).join(' '),
+    () => {
+      const there = new Set(cook.cooks.map(c => c.id))
+      for (const [id, { scope }] of forecasts) {
+        if (there.has(id)) continue
+        scope.stop()
+        forecasts.delete(id)
+      }
+      for (const id of there) {
+        if (forecasts.has(id)) continue
+        const scope = effectScope(true)
+        const mine = computed(() => cook.cooks.find(c => c.id === id) ?? null)
+        const made = scope.run(() => useForecast(mine, now, () => (mine.value ? notBefore(mine.value, cook.cooks) : null)))
+        if (made) forecasts.set(id, { ...made, scope })
+      }
+    },
+    { immediate: true, flush: 'sync' }
+  )
+  // Nothing ticks where nothing is on.
+  watch(
+    () => cook.cooks.length > 0 || pass.begun,
+    on => {
+      now.value = Date.now()
+      if (on) clock.resume()
+      else clock.pause()
+    },
+    { immediate: true, flush: 'sync' }
+  )
+
+  const standOf = (of: CookRecord): Stand | null => {
+    const made = forecasts.get(of.id)
+    const [progress, forecast] = [made?.progress.value, made?.forecast.value]
+    if (!progress || !forecast) return null
+    const called = of.service?.called === '' ? undefined : of.service?.called
+    return { request: of.request, progress, forecast, shows: kit.shows, backS: made?.backS.value ?? null, called }
+  }
+
+  const ofPieces = computed(() =>
+    cook.cooks.flatMap((of): StreamCall[] => {
+      const made = forecasts.get(of.id)
+      const stand = standOf(of)
+      const action = made?.action.value
+      if (!made || !stand || !action) return []
+      const { marks } = stand.forecast
+      const here = marks[Math.min(stand.progress.moves, marks.length - 1)].phase
+      const { kit: by, method } = of.request
+      const at = stand.progress.laidAt === null ? method.kind : IN_THE_PAN.has(here) ? 'pan' : here
+      const fire = of.service ? [of.service.id, at, by.pan.id, by.ring.id].join(' ') : null
+      return [{ id: of.id, ...action, fire, of: nameOf(of), says: callFor(action, stand, units.system).says, cook: of, dish: null }]
+    })
+  )
+  const ofDishes = computed((): StreamCall[] => {
+    const next = pass.nextCall
+    if (!next || !pass.begun) return []
+    const due = pass.servedAt + next.at * 1000
+    return [{ id: DISH, does: 'dish', due, fire: null, of: pass.nameOf(next), says: next.text, cook: null, dish: next }]
+  })
+  const stream = computed(() => [...ofPieces.value, ...ofDishes.value])
+
+  /** What stands large: it stays under the hand until it is done, unless something is due clearly sooner. */
+  const held = ref<string | null>(null)
+  /** What the cook has tapped; until the next thing is done. */
+  const looked = ref<string | null>(null)
+  const first = computed(() => stream.value.find(c => c.id === looked.value) ?? nextOf(stream.value, held.value))
+  watch(
+    () => first.value?.id,
+    id => {
+      held.value = id ?? null
+      if (id !== undefined && id !== DISH && id !== cook.cook?.id) cook.show(id)
+    },
+    { immediate: true, flush: 'sync' }
+  )
+  const together = computed(() => (first.value ? togetherWith(first.value, stream.value) : []))
+  const others = computed(() => {
+    const one = new Set(together.value.map(c => c.id))
+    return stream.value.filter(c => !one.has(c.id)).sort((a, b) => (a.due ?? 0) - (b.due ?? 0))
+  })
+
+  const caller = useCaller(
+    computed(() =>
+      stream.value.map(c => ({
+        key: c.dish ? `${pass.serviceId} ${c.dish.id}` : `${c.id} ${c.does} ${forecasts.get(c.id)?.progress.value?.moves}`,
+        left: c.due === null ? null : (c.due - now.value) / 1000,
+        words: c.dish && c.of ? `${c.of}: ${c.says}` : c.says
+      }))
+    )
+  )
+
+  /** To its own page. */
+  function look(id: string): void {
+    looked.value = id
+    if (id !== DISH) cook.show(id)
+  }
+  /** The next thing has been done: the stream goes on by itself. */
+  function goOn(): void {
+    looked.value = held.value = null
+  }
+
+  return { now, forecasts, caller, stream, first, together, others, standOf, look, goOn }
+})
+
+/** The id of the ticket's next call in the stream. */
+export const DISH = 'dish'
+/** How a piece is told from the others, as a heading. */
+export const nameOf = ({ service, title }: Pick<CookRecord, 'service' | 'title'>): string => {
+  const called = service?.called ?? ''
+  return called === '' ? title : `The ${called}`
+}

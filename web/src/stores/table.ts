@@ -1,0 +1,112 @@
+/** Several donenesses at one table, by the plan at the fire: a piece each, carved at once; or one piece, a part of it put back. */
+import { defineStore } from 'pinia'
+import { computed, shallowRef, watch } from 'vue'
+import { bandOf, scaleOf } from '#core/doneness/scale'
+import { carvedAtOnce, sharedOut, type Slot } from '#core/plan/carvedAtOnce'
+import type { Plan } from '#core/plan/plan'
+import type { SecondServing } from '#core/plan/secondServing'
+import { showTemperature, shownText } from '#core/quantity/format'
+import type { PlanAnswer, Refused } from '#core/usecase/plan'
+import { askEngine } from '../workers/engine'
+import { useDraft } from './draft'
+import { useGuests } from './guests'
+import { usePlan, type PlanResult } from './plan'
+import { useUnits } from './units'
+
+export type Mode = 'each' | 'one'
+
+interface Back {
+  readonly targetC: number
+  readonly found: SecondServing | Refused
+}
+/** What is laid in together, and comes off together. */
+export interface Load {
+  readonly slot: Slot
+  readonly result: PlanResult
+  /** "2 rare pieces" */
+  readonly called: string
+}
+interface Found {
+  readonly of: PlanResult
+  readonly loads: readonly Load[]
+  readonly first: Plan
+  readonly backs: readonly Back[]
+  readonly refused: readonly string[]
+}
+
+export const useTable = defineStore('table', () => {
+  const draft = useDraft()
+  const guests = useGuests()
+  const plan = usePlan()
+  const units = useUnits()
+
+  /** As chosen; before that by whether there are pieces to share out. */
+  const chosen = shallowRef<Mode | null>(null)
+  const mode = computed<Mode>({
+    get: () => chosen.value ?? (draft.request.piece.count > 1 ? 'each' : 'one'),
+    set: next => (chosen.value = next)
+  })
+  const several = computed(() => guests.targets.length > 1)
+  const found = shallowRef<Found | null>(null)
+  const failed = shallowRef(false)
+  let round = 0
+  watch(
+    [() => plan.current, () => guests.targets, mode],
+    () => {
+      const of = plan.current
+      round += 1
+      if (!of || !several.value) return
+      const mine = round
+      failed.value = false
+      work(of)
+        .then(result => {
+          if (mine === round) found.value = result
+        })
+        .catch(() => (failed.value = mine === round))
+    },
+    { immediate: true }
+  )
+  const shown = computed(() => (found.value && found.value.of === plan.current && several.value ? found.value : null))
+
+  async function work(of: PlanResult): Promise<Found> {
+    const { request, plan: planned } = of
+    const aimedAt = (coreC: number): PlanResult['request'] => ({ ...request, target: { ...request.target, coreC } })
+    return askEngine(async engine => {
+      const planFor = async (targetC: number): Promise<PlanResult | string> => {
+        if (targetC === planned.target) return of
+        const answer = (await engine.plan(aimedAt(targetC))) as PlanAnswer
+        return 'plan' in answer ? { ...of, ...answer, request: aimedAt(targetC) } : answer.refused
+      }
+      const wanted = mode.value === 'each' ? guests.targets : guests.targets.slice(0, 1)
+      const results: PlanResult[] = []
+      const refused: string[] = []
+      for (const targetC of wanted) {
+        const answer = await planFor(targetC)
+        if (typeof answer === 'string') refused.push(`${shownText(showTemperature(targetC, units.system))}: ${answer}`)
+        else results.push(answer)
+      }
+      const first = results.at(0)?.plan ?? planned
+      const backs: Back[] = []
+      if (mode.value === 'one' && results.length > 0)
+        for (const targetC of guests.targets.slice(1))
+          backs.push({ targetC, found: (await engine.second(aimedAt(first.target), first, targetC)) as Back['found'] })
+      return { of, loads: mode.value === 'each' ? loadsOf(results) : [], first, backs, refused }
+    })
+  }
+
+  function loadsOf(results: readonly PlanResult[]): Load[] {
+    if (results.length === 0) return []
+    const wanted = results.map(r => Math.max(1, guests.guests.filter(g => g.targetC === r.request.target.coreC).length))
+    const pieces = sharedOut(draft.request.piece.count, wanted)
+    return carvedAtOnce(results.map(r => r.plan)).map((slot): Load => {
+      const i = results.findIndex(r => r.plan.target === slot.targetC)
+      const { word } = bandOf(scaleOf(draft.request.target), slot.targetC)
+      return { slot, result: results[i], called: pieces[i] > 1 ? `${pieces[i]} ${word} pieces` : `${word} piece` }
+    })
+  }
+
+  /** Whether what is lit now would not be shared out yet. */
+  const working = computed(() => mode.value === 'each' && several.value && !shown.value && !failed.value)
+
+  return { mode, several, failed, shown, working }
+})
