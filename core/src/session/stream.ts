@@ -14,7 +14,7 @@ export interface Due {
 /** A call that stands large gives way only to one that is sooner by more than this, ms. */
 const HOLD_MS = 15_000
 /** Nearer than this two turns at one fire are one: under half a degree at the centre (see the test), ms. */
-const TOGETHER_MS = 15_000
+const TOGETHER_MS = 10_000
 const AT_ONE_FIRE: ReadonlySet<Due['does']> = new Set<Due['does']>(['turned', 'lit'])
 
 const moment = ({ due }: Due): number => due ?? 0

@@ -13,6 +13,9 @@ import { useGuests } from './guests'
 import { usePlan, type PlanResult } from './plan'
 import { useUnits } from './units'
 
+/** A title has its limit. */
+const NAMES_LENGTH = 40
+
 export type Mode = 'each' | 'one'
 
 interface Back {
@@ -25,6 +28,8 @@ export interface Load {
   readonly result: PlanResult
   /** "2 rare pieces" */
   readonly called: string
+  /** Whose it is, by name; empty where nobody has one. */
+  readonly guests: string
 }
 interface Found {
   readonly of: PlanResult
@@ -101,7 +106,9 @@ export const useTable = defineStore('table', () => {
     return carvedAtOnce(results.map(r => r.plan)).map((slot): Load => {
       const i = results.findIndex(r => r.plan.target === slot.targetC)
       const { word } = bandOf(scaleOf(draft.request.target), slot.targetC)
-      return { slot, result: results[i], called: pieces[i] > 1 ? `${pieces[i]} ${word} pieces` : `${word} piece` }
+      const names = guests.guests.flatMap(g => (g.targetC === slot.targetC && g.name.trim() !== '' ? [g.name.trim()] : []))
+      const called = pieces[i] > 1 ? `${pieces[i]} ${word} pieces` : `${word} piece`
+      return { slot, result: results[i], called, guests: new Intl.ListFormat('en').format(names).slice(0, NAMES_LENGTH) }
     })
   }
 

@@ -8,7 +8,9 @@ import { asked } from '#core/plan/planned.fixture'
 import { router } from '../../router'
 import { useCook } from '../../stores/cook'
 import { useDraft } from '../../stores/draft'
+import { useGuests } from '../../stores/guests'
 import { usePlan } from '../../stores/plan'
+import { useTable } from '../../stores/table'
 import { mounted } from '../../mounted/mount.fixture'
 import { button, emptyBrowser, field, type } from '../../mounted/page.fixture'
 import { methodPath } from './methodPath'
@@ -118,5 +120,31 @@ describe('the page', () => {
     expect(page.find('aside [role=alert]').text().length).toBeGreaterThan(20)
     expect(page.find('aside [role=alert] a').attributes('href')).toBe('/fire/methods')
     expect(button(page, 'Light the stove').disabled).toBe(true)
+  })
+})
+
+describe('a table that wants it several ways', () => {
+  it('lights a cook for each, the longest first, each to its own degrees and after the first', async () => {
+    useDraft().open(asked('pan sear', {}, { count: 4, thicknessMm: 28, weightG: 220 }))
+    useGuests().seat(50, 'Ada')
+    useGuests().seat(54, 'Bo')
+    useGuests().seat(59, 'Cy')
+    useGuests().seat(54)
+    const page = await opened(methodPath('pan sear'))
+    await vi.waitFor(() => expect(useTable().shown).not.toBeNull(), { timeout: 20_000 })
+    await flushPromises()
+    button(page, 'Light the stove').click()
+    const { cooks } = useCook()
+    expect(cooks.map(c => c.request.target.coreC)).toEqual([59, 54, 50])
+    expect(cooks.map(c => c.service?.called)).toEqual(['medium piece', '2 medium rare pieces', 'rare piece'])
+    expect(cooks[1].title).toMatch(/for Bo$/)
+    const [first, second, third] = cooks.map(c => c.service!)
+    expect(new Set(cooks.map(c => c.service?.id)).size).toBe(1)
+    expect(first.after).toBeNull()
+    expect(second.after).toMatchObject({ cookId: cooks[0].id })
+    expect(third.after!.seconds).toBeGreaterThan(second.after!.seconds)
+    // All are carved at once, by their own plans.
+    const carvedAt = cooks.map(c => (c.service!.after?.seconds ?? 0) + c.planned.carveS)
+    expect(Math.max(...carvedAt) - Math.min(...carvedAt)).toBeLessThan(2)
   })
 })

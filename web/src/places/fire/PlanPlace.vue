@@ -105,9 +105,15 @@ function light(): void {
   const loads = table.shown?.loads ?? []
   if (loads.length < 2) cook.begin(title.value, plan.current, plan.spread, { id, after: null, called: '' })
   let first: string | null = null
-  for (const { slot, result, called } of loads.length < 2 ? [] : loads) {
+  const what = `${pieceName(piece.value, draft.cut)}, ${shownText(showLength(piece.value.thicknessMm, units.system))}`
+  for (const { slot, result, called, guests: whose } of loads.length < 2 ? [] : loads) {
     const after = first === null ? null : { cookId: first, seconds: Math.round(slot.inAt) }
-    const begun = cook.begin(`${title.value}, ${called}`, result, result === plan.current ? plan.spread : null, { id, after, called })
+    const begun = cook.begin(
+      `${what}: the ${called}${whose ? ` for ${whose}` : ''}`,
+      result,
+      result === plan.current ? plan.spread : null,
+      { id, after, called }
+    )
     first ??= begun
   }
   if (first !== null) cook.show(first)

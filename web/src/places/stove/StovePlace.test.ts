@@ -10,6 +10,7 @@ import { button, emptyBrowser, press, tones, type } from '../../mounted/page.fix
 import { router } from '../../router'
 import { useCook } from '../../stores/cook'
 import { useKit } from '../../stores/kit'
+import { useStove } from '../../stores/stove'
 import { useUnits } from '../../stores/units'
 import StovePlace from './StovePlace.vue'
 
@@ -239,5 +240,122 @@ describe.each(['oven then sear', 'two-zone grill', 'bath then sear', 'pot', 'in 
     expect(events()).toContain('pulled')
     expect(said.size).toBeGreaterThan(3)
     expect(page.text()).not.toMatch(/NaN|undefined|Infinity/)
+  })
+})
+
+describe('several pieces at once', () => {
+  const after = (cookId: string, seconds: number) => ({ cookId, seconds })
+  const tiles = (page: VueWrapper): string[] => page.findAll('.tile').map(t => t.text().replace(/\s+/g, ' '))
+  const kindsOf = (id: string): string[] =>
+    useCook()
+      .cooks.find(c => c.id === id)!
+      .events.map(e => e.kind)
+
+  /** Three donenesses from one pan, the longest first. */
+  async function three(): Promise<{ page: VueWrapper; ids: string[] }> {
+    const { request, plan } = planned(asked('pan sear', { turning: 'every 60 s' }, { count: 3, thicknessMm: 28, weightG: 250 }))
+    const { first: preheatS } = preheatsOf(request, plan.marks)
+    const ids: string[] = []
+    for (const [called, seconds] of [
+      ['medium piece', 0],
+      ['medium rare piece', 55],
+      ['rare piece', 110]
+    ] as const)
+      ids.push(
+        useCook().begin(called, { request, plan, preheatS }, null, {
+          id: 'this-dinner',
+          after: seconds === 0 ? null : after(ids[0], seconds),
+          called
+        })
+      )
+    useCook().show(ids[0])
+    const page = await mounted(StovePlace)
+    await vi.waitFor(() => expect(useStove().stream).toHaveLength(3), { timeout: 20_000 })
+    return { page, ids }
+  }
+
+  it('one fire is lit once for all of them, and what was said in one breath is taken back in one', async () => {
+    const { page, ids } = await three()
+    expect(headline(page)).toBe('Light the ring')
+    await press(' ')
+    expect(ids.map(kindsOf)).toEqual([['lit'], ['lit'], ['lit']])
+    await press('u')
+    expect(ids.map(kindsOf)).toEqual([
+      ['lit', 'undone'],
+      ['lit', 'undone'],
+      ['lit', 'undone']
+    ])
+  })
+
+  it('each goes in at its own time after the first, and the next call stands large', async () => {
+    const { page, ids } = await three()
+    await press(' ')
+    await reckoned(page)
+    // The others wait: only the first is called.
+    expect(headline(page)).toMatch(/^Lay the medium piece in the pan/)
+    expect(tiles(page).join()).toMatch(/The rare piece ?waits/)
+    await wait(200)
+    await press(' ')
+    await reckoned(page)
+    expect(headline(page)).toBe('Lay the medium rare piece in the pan in')
+    expect(page.find('.clock').text()).toMatch(/^0:5\d$/)
+    await wait(53)
+    await press(' ')
+    expect(ids.map(id => kindsOf(id).at(-1))).toEqual(['laid', 'laid', 'lit'])
+    await reckoned(page)
+    // Two turns so near each other are one.
+    expect(headline(page)).toMatch(/^Turn the medium piece/)
+  })
+
+  it('a tile shows its own piece until the next thing is done', async () => {
+    const { page, ids } = await three()
+    await press(' ')
+    await wait(200)
+    await press(' ')
+    await reckoned(page)
+    useStove().look(ids[0])
+    await flushPromises()
+    expect(headline(page)).toMatch(/^Turn the medium piece/)
+    expect(page.find('.tile[aria-current]').text()).toContain('The medium piece')
+    await press(' ')
+    await reckoned(page)
+    expect(kindsOf(ids[0]).at(-1)).toBe('turned')
+    expect(headline(page)).toMatch(/medium rare piece/)
+  })
+
+  it('a reload finds all of them as they were', async () => {
+    const { ids } = await three()
+    await press(' ')
+    const kept = JSON.parse(localStorage.getItem('macellaio.cooks') ?? '[]') as { id: string; service: unknown }[]
+    expect(kept.map(c => c.id)).toEqual(ids)
+    expect(kept[2].service).toEqual({ id: 'this-dinner', after: after(ids[0], 110), called: 'rare piece' })
+  })
+})
+
+describe('left and found again', () => {
+  it('hours later it says what it most likely is, and is ended, thrown away and taken back, or carried on with', async () => {
+    const page = await lit()
+    await press(' ')
+    await wait(200)
+    await press(' ')
+    await reckoned(page)
+    await wait(9 * 3600)
+    expect(headline(page)).toMatch(/left 9 hours ago/)
+    expect(page.text()).toMatch(/look before anything else that the fire is off/i)
+    button(page, 'Throw it away').click()
+    await flushPromises()
+    expect(page.text()).toContain('Nothing on the stove')
+  })
+  it('carried on with it is as it was; ended, it is in the book as far as it was written down', async () => {
+    const page = await lit()
+    await press(' ')
+    await wait(200)
+    await press(' ')
+    await reckoned(page)
+    await wait(9 * 3600)
+    button(page, 'It was eaten').click()
+    await flushPromises()
+    expect(events().slice(-2)).toEqual(['pulled', 'carved'])
+    expect(headline(page)).toMatch(/carved$/)
   })
 })

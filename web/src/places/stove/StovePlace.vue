@@ -52,13 +52,17 @@ const stand = computed(() => (record.value ? stove.standOf(record.value) : null)
 const call = computed(() => (action.value && stand.value ? callFor(action.value, stand.value, units.system) : null))
 const headline = computed(() => {
   if (!call.value) return waits.value ?? (trouble.value ? 'Go by the probe' : 'Reckoning…')
-  if (also.value.length > 0) return `${call.value.says}${andWho.value} ${left.value === null || late.value ? 'now' : 'in'}`
+  if (andWho.value !== '') return `${call.value.says}${andWho.value} ${left.value === null || late.value ? 'now' : 'in'}`
   return left.value === null ? call.value.says : `${call.value.says} ${late.value ? 'now' : 'in'}`
 })
 /** Done in the same breath. */
 const also = computed(() => (stove.first?.id === record.value?.id ? stove.together.slice(1) : []))
 const inASentence = (name: string): string => name.replace(/^The /, 'the ')
-const andWho = computed(() => also.value.map((c, i, all) => `${i === all.length - 1 ? ' and ' : ', '}${inASentence(c.of)}`).join(''))
+const andWho = computed(() => {
+  // What is lit is lit for all.
+  const named = action.value?.does === 'lit' ? [] : also.value
+  return named.map((c, i, all) => `${i === all.length - 1 ? ' and ' : ', '}${inASentence(c.of)}`).join('')
+})
 /** Nothing is done with it before another is in. */
 const waits = computed(() => {
   const after = record.value?.service?.after

@@ -1,0 +1,113 @@
+/** Several pieces at one fire: what is called first, what is done in one go, and when each may go in. */
+import { describe, expect, it } from 'vitest'
+import { planUnderWay } from '#core/estimate/underWay'
+import { otherDown } from '#core/method/timeline'
+import { asked, planned } from '#core/plan/planned.fixture'
+import type { CookEvent } from './events'
+import { notBefore } from './inService'
+import { nextAction } from './nextAction'
+import { progressOf, standsLeft } from './progress'
+import { nextOf, togetherWith, type Due } from './stream'
+import { preheatsOf } from './warmUp'
+
+const due = (id: string, seconds: number | null, does: Due['does'] = 'turned', fire: string | null = 'pan'): Due => ({
+  id,
+  does,
+  fire,
+  due: seconds === null ? null : seconds * 1000
+})
+const T0 = 1_750_000_000_000
+const said = (kind: 'lit' | 'laid' | 'pulled' | 'carved', s: number): CookEvent => ({
+  id: `${kind}-${s}`,
+  kind,
+  at: T0 + s * 1000,
+  entered: T0 + s * 1000
+})
+
+describe('which call stands large', () => {
+  it('is the soonest, and what waits for nothing before all', () => {
+    expect(nextOf([due('a', 90), due('b', 60)], null)?.id).toBe('b')
+    expect(nextOf([due('a', 90), due('b', 60), due('c', null)], null)?.id).toBe('c')
+    expect(nextOf([], 'a')).toBeNull()
+  })
+  it('stays under the hand while nothing is clearly sooner', () => {
+    expect(nextOf([due('a', 70), due('b', 60)], 'a')?.id).toBe('a')
+    expect(nextOf([due('a', 90), due('b', 60)], 'a')?.id).toBe('b')
+    expect(nextOf([due('b', 60)], 'gone')?.id).toBe('b')
+  })
+})
+
+describe('what is done in one go', () => {
+  const ids = (first: Due, all: Due[]): string[] => togetherWith(first, all).map(d => d.id)
+  it('are turns at one fire within ten seconds', () => {
+    const [a, b, c] = [due('a', 60), due('b', 69), due('c', 71)]
+    expect(ids(a, [a, b, c])).toEqual(['a', 'b'])
+  })
+  it('are never another’s pan, another thing to do, or taking off', () => {
+    const a = due('a', 60)
+    expect(ids(a, [a, due('b', 60, 'turned', 'other pan'), due('c', 60, 'laid'), due('d', 60, 'turned', null)])).toEqual(['a'])
+    const off = due('a', 60, 'pulled')
+    expect(ids(off, [off, due('b', 60, 'pulled')])).toEqual(['a'])
+  })
+  it('costs a steak turned each minute under half a degree: its pull moves by no more than 2 s', () => {
+    const { method, setup, plan, request } = planned(asked('pan sear', { turning: 'every 60 s' }, { thicknessMm: 30, weightG: 360 }))
+    const pullWith = (first: number): number => {
+      const past = [
+        { stage: 0, down: 'first', seconds: first },
+        { stage: 0, down: otherDown('first'), seconds: 1 }
+      ] as const
+      return planUnderWay(method, setup, request.target.coreC, { past, off: false, again: false }, plan.free).pull.time
+    }
+    const [early, onTime, late] = [50, 60, 70].map(pullWith)
+    // At its pull such a steak gains a degree in about 8 s.
+    expect(Math.abs(early - onTime)).toBeLessThan(2)
+    expect(Math.abs(late - onTime)).toBeLessThan(2)
+  })
+})
+
+describe('when a piece may go in beside another', () => {
+  const after = { cookId: 'first', seconds: 56 }
+  const second = { service: { id: 'dinner', after, called: 'rare piece' } }
+  it('is so long after that one, and not known before that is in', () => {
+    expect(notBefore(second, [{ id: 'first', events: [said('lit', 0)] }])).toBe('waiting')
+    expect(notBefore(second, [{ id: 'first', events: [said('lit', 0), said('laid', 200)] }])).toBe(T0 + 256_000)
+  })
+  it('waits for nothing where the other is gone from the stove, or there never was one', () => {
+    expect(notBefore(second, [])).toBeNull()
+    expect(notBefore({ service: { id: 'dinner', after: null, called: '' } }, [])).toBeNull()
+    expect(notBefore({ service: null }, [])).toBeNull()
+  })
+  it('is not called before its time though the pan is hot, nor before the pan is', () => {
+    const { method, setup, plan, request } = planned(asked('pan sear'))
+    const forecast = planUnderWay(method, setup, request.target.coreC, { past: [], off: false, again: false }, plan.free)
+    const preheats = preheatsOf(request, forecast.marks)
+    const lit = progressOf([said('lit', 0)])
+    const at = (wait: number | 'waiting' | null) => nextAction(lit, forecast, preheats, null, wait)
+    const hot = T0 + preheats.first * 1000
+    expect(at(null)).toEqual({ does: 'laid', due: hot })
+    expect(at(hot + 90_000)).toEqual({ does: 'laid', due: hot + 90_000 })
+    expect(at(hot - 90_000)).toEqual({ does: 'laid', due: hot })
+    expect(at('waiting')).toBeNull()
+  })
+})
+
+describe('a cook left by itself', () => {
+  const hours = (n: number): number => T0 + n * 3600_000
+  it('is left two hours past what was due, at the fire or on the board', () => {
+    const on = [said('lit', 0), said('laid', 200)]
+    expect(standsLeft(on, hours(1), T0 + 600_000)).toBeNull()
+    expect(standsLeft(on, hours(10), T0 + 600_000)).toMatchObject({ since: T0 + 200_000, where: 'heat' })
+    expect(standsLeft([...on, said('pulled', 800)], hours(10), T0 + 1200_000)).toMatchObject({ where: 'board' })
+  })
+  it('is not left while a long roast is still due, before anything was lit, nor once it is carved', () => {
+    const on = [said('lit', 0), said('laid', 200)]
+    expect(standsLeft(on, hours(7), hours(8))).toBeNull()
+    expect(standsLeft([], hours(100), null)).toBeNull()
+    expect(standsLeft([...on, said('pulled', 800), said('carved', 1400)], hours(30), null)).toBeNull()
+  })
+  it('without a forecast it may be a roast, for half a day', () => {
+    const on = [said('lit', 0), said('laid', 0)]
+    expect(standsLeft(on, hours(13), null)).toBeNull()
+    expect(standsLeft(on, hours(15), null)).toMatchObject({ hours: 15 })
+  })
+})
