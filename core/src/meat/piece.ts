@@ -57,7 +57,7 @@ export interface Piece {
 
 /** What may be typed for a piece at all; outside it the engine is not meant to be right. */
 export const PIECE_LIMITS = {
-  count: [1, 12],
+  count: [1, 40],
   thicknessMm: [3, 200],
   weightG: [10, 12000],
   lengthMm: [20, 700],

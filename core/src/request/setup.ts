@@ -69,24 +69,40 @@ export function setupOf(request: PlanRequest): Asked {
     if (metal.panC > hottest)
       throw new RequestError('method.settings.panC', `This ring brings this pan to ${Math.round(hottest)} °C at most.`)
   }
-  if (kind === 'pan sear') {
-    const covered = coverage(request)
-    if (covered > MOST_OF_FLOOR)
-      throw new RequestError(
-        'kit.pan',
-        `${piece.count === 1 ? 'The piece does' : `${piece.count} pieces do`} not fit: ${Math.round(covered * 100)} % of the pan’s floor. Use a larger pan or cook in batches.`
-      )
+  const [together = 0] = batchesOf(request)
+  if (together === 0) {
+    const covered = coverage({ piece: { ...piece, count: 1 }, kit })
+    throw new RequestError('kit.pan', `The piece does not fit: ${Math.round(covered * 100)} % of the pan’s floor. Use a larger pan.`)
   }
   return {
     kind,
     method: METHODS[kind] as unknown as Method<Resting>,
-    setup: { piece, cut, room, constants: CONSTANTS, flat: isFlat(piece, cut), settings: settingsOf(request) },
+    setup: {
+      piece: { ...piece, count: together },
+      cut,
+      room,
+      constants: CONSTANTS,
+      flat: isFlat(piece, cut),
+      settings: settingsOf(request)
+    },
     targetC: target.coreC,
     byClockS: settings.byClockS !== undefined && settings.byClockS > 0 ? settings.byClockS : null
   }
 }
 /** Meat may overlap the curve of the pan a little before it truly does not fit. */
 const MOST_OF_FLOOR = 1
+
+/** Until a pan is as hot again for the next batch, s; common practice, no source. */
+export const BETWEEN_BATCHES_S = 90
+
+/** How many pieces are at the heat together, batch by batch, the fullest first; nothing where not even one fits. */
+export function batchesOf({ piece, kit, method }: Pick<PlanRequest, 'piece' | 'kit' | 'method'>): number[] {
+  if (method.kind !== 'pan sear') return [piece.count]
+  const most = Math.floor(MOST_OF_FLOOR / coverage({ piece: { ...piece, count: 1 }, kit }) + 1e-9)
+  if (most < 1) return []
+  const batches = Math.ceil(piece.count / most)
+  return Array.from({ length: batches }, (_, i) => Math.floor(piece.count / batches) + (i < piece.count % batches ? 1 : 0))
+}
 
 /** Share of the pan's floor under meat. */
 export function coverage({ piece, kit }: Pick<PlanRequest, 'piece' | 'kit'>): number {

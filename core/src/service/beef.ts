@@ -4,7 +4,7 @@ import type { MethodKind } from '#core/method/methods'
 import type { PhaseSpan, Plan } from '#core/plan/plan'
 import { capital } from '#core/quantity/format'
 import type { PlanRequest } from '#core/request/request'
-import { settingsOf } from '#core/request/setup'
+import { batchesOf, BETWEEN_BATCHES_S, settingsOf } from '#core/request/setup'
 import { panHotAfter } from '#core/session/warmUp'
 import { phaseName } from '#core/words/phases'
 import { PLATE_S, type Dish, type Step, type Tool } from './dish'
@@ -38,10 +38,12 @@ export function beefDish(id: string, name: string, request: PlanRequest, plan: P
   const { ovenC } = settingsOf(request) as { readonly ovenC?: number }
   const joint = request.piece.form === 'roast'
   const panS = Math.round(panHotAfter(request))
+  const batches = batchesOf(request).length
   const stages = plan.phases.map((span, i): Step => {
     const step = stageStep(span, kind, ovenC, joint)
     const hot = i > 0 && TOOL_OF[plan.phases[i - 1].phase] === 'ring'
-    return step.tool === 'ring' && !hot ? { ...step, setUp: panS } : step
+    const all = batches > 1 && i === 0 ? inBatches(step, batches) : step
+    return all.tool === 'ring' && !hot ? { ...all, setUp: panS } : all
   })
   const carve = CARVE_S + CARVE_EACH_S * diners
   return {
@@ -51,6 +53,12 @@ export function beefDish(id: string, name: string, request: PlanRequest, plan: P
     pullC: plan.pull.probe,
     steps: [...stages, { what: 'Carve', tool: null, seconds: carve, hands: [carve, 0], holds: [PLATE_S, 5 * 60] }]
   }
+}
+
+/** One after the other in the same pan. */
+function inBatches(step: Step, batches: number): Step {
+  const seconds = batches * step.seconds + (batches - 1) * BETWEEN_BATCHES_S
+  return { ...step, what: `${step.what}, ${batches} batches`, seconds, hands: [seconds, 0] }
 }
 
 function stageStep(span: PhaseSpan, kind: MethodKind, ovenC: number | undefined, joint: boolean): Step {

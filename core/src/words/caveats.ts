@@ -2,10 +2,10 @@
 import { pastryMisses } from '#core/method/wrapped'
 import { coldestMetal, type Plan } from '#core/plan/plan'
 import { greyOf } from '#core/plan/thickness'
-import { showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import { showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import type { PlanRequest } from '#core/request/request'
-import { coverage, hotMetal } from '#core/request/setup'
+import { batchesOf, BETWEEN_BATCHES_S, coverage, hotMetal } from '#core/request/setup'
 
 /** °C, mm: common practice, no source. */
 const BROWNING_STOPS = 145
@@ -15,6 +15,8 @@ const LEAST_CRUST = 0.3
 /** K: a joint that climbs further is beyond what cooks report (5 to 10 for joints taken out later; common practice, no source). */
 const LONG_CLIMB_K = 10
 const OFF_TARGET_K = 1
+/** Warm enough for a crust and too cool to cook on; common practice, no source, °C. */
+const WAITS_C = 60
 
 export const caveats = (request: PlanRequest, plan: Plan, system: UnitSystem): string[] => [
   ...ofThePan(request, plan, system),
@@ -27,9 +29,17 @@ function ofThePan(request: PlanRequest, plan: Plan, system: UnitSystem): string[
   const said: string[] = []
   const { thicknessMm, count } = request.piece
   const alone = request.method.kind === 'pan sear'
-  const covered = coverage(request)
+  const batches = batchesOf(request)
+  const covered = coverage({ ...request, piece: { ...request.piece, count: batches.at(0) ?? count } })
   const share = Math.round(covered * 100)
   const coldest = coldestMetal(plan)
+  if (batches.length > 1) {
+    const all = batches.length * plan.pull.time + (batches.length - 1) * BETWEEN_BATCHES_S
+    const even = batches.every(n => n === batches[0])
+    said.push(
+      `All ${count} do not fit in the pan at once: ${batches.length} batches of ${even ? '' : 'up to '}${batches[0]}, each as planned here, the next when the pan is hot again. Together about ${shownText(showDuration(all))}; what comes first waits in an oven at ${shownText(showTemperature(WAITS_C, system))}, or is served as it comes.`
+    )
+  }
   if (covered > 1) said.push(`They do not fit in the pan at once (${share} % of its floor): sear them in batches.`)
   else if (coldest !== null && coldest < BROWNING_STOPS)
     said.push(

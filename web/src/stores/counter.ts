@@ -5,7 +5,9 @@ import { APPETITES, chooseCuts, FIRST_ASK, purchaseOf, type Appetite, type Ask, 
 import { HEATS, REGIONS, type Heat, type Region } from '#core/meat/cut'
 import { CUTS, cutById } from '#core/meat/cuts'
 import { orderFor, type Order } from '#core/shop/orderSlip'
+import { DINERS_LIMITS } from '#core/service/ticket'
 import { parseOrder } from '#core/shop/schema'
+import { useDinner } from './dinner'
 import { kept } from './kept'
 
 const TABLES: readonly Table[] = ['alike', 'mixed', 'well done']
@@ -19,7 +21,7 @@ function parseAsk(stored: unknown): Ask {
   }
   if (!(appetite in APPETITES) || !TABLES.includes(table)) throw new Error('not an ask')
   return {
-    guests: number(guests, 1, 60),
+    guests: Math.min(number(guests, 1, 60), DINERS_LIMITS[1]),
     appetite: appetite satisfies Appetite,
     heats: heats.filter((h: Heat) => HEATS.includes(h)),
     minutes: number(minutes, 10, 1440),
@@ -30,7 +32,15 @@ function parseAsk(stored: unknown): Ask {
 }
 
 export const useCounter = defineStore('counter', () => {
-  const ask = kept<Ask>('macellaio.ask', () => FIRST_ASK, parseAsk)
+  const dinner = useDinner()
+  const asked = kept<Ask>('macellaio.ask', () => FIRST_ASK, parseAsk)
+  const ask = computed<Ask>({
+    get: () => ({ ...asked.value, guests: dinner.diners ?? asked.value.guests }),
+    set: next => {
+      if (next.guests !== ask.value.guests) dinner.diners = next.guests
+      asked.value = next
+    }
+  })
   const region = kept<Region>(
     'macellaio.region',
     () => 'UK',

@@ -7,7 +7,7 @@ import { computed, reactive } from 'vue'
 import { findContradiction } from '#core/meat/contradiction'
 import type { Cut } from '#core/meat/cut'
 import { CUTS, cutById } from '#core/meat/cuts'
-import { weightFromSize, type Piece } from '#core/meat/piece'
+import { PIECE_LIMITS, weightFromSize, type Piece } from '#core/meat/piece'
 import { dialsOf, fitsDial, type Settings } from '#core/method/dials'
 import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
 import { settingsFromEarlier } from '#core/request/earlier'
@@ -19,6 +19,7 @@ import { kept } from './kept'
 
 /** What was ordered of a cut. */
 export interface Ordered {
+  readonly pieces?: number
   readonly pieceG?: number
   readonly thicknessMm?: number | null
 }
@@ -122,7 +123,16 @@ export const useDraft = defineStore('draft', () => {
     const round = chosen.form === 'roast'
     const lengthMm = Math.round(usual.lengthMm * (round ? larger : Math.sqrt(larger)))
     const widthMm = round ? usual.widthMm : Math.round(usual.widthMm * Math.sqrt(larger))
-    put({ cutId: chosen.id, form: chosen.form, count: 1, surface: 'patted', ...usual, lengthMm, widthMm, weightG })
+    put({
+      cutId: chosen.id,
+      form: chosen.form,
+      count: Math.min(PIECE_LIMITS.count[1], ordered.pieces ?? 1),
+      surface: 'patted',
+      ...usual,
+      lengthMm,
+      widthMm,
+      weightG
+    })
   }
 
   /** Puts another piece on the bench: nothing of the one before stays, and it is planned by what suits it. */

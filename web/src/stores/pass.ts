@@ -18,6 +18,7 @@ import { callsOf, type PassCall } from '#core/service/calls'
 import { dishesOf, kitchenOf, MOST_LINES, type Ticket } from '#core/service/ticket'
 import { Queue } from '../workers/queue'
 import { useCook } from './cook'
+import { useDinner } from './dinner'
 import { useDraft } from './draft'
 import { kept } from './kept'
 import { useKit } from './kit'
@@ -42,6 +43,7 @@ interface ServeQuestion {
 
 export const usePass = defineStore('pass', () => {
   const draft = useDraft()
+  const dinner = useDinner()
   const kit = useKit()
   const units = useUnits()
   const cook = useCook()
@@ -64,7 +66,14 @@ export const usePass = defineStore('pass', () => {
       lines: recipes.map(recipe => ({ id: recipe, recipe }))
     }
   }
-  const ticket = kept<Ticket>('macellaio.ticket', example, parseTicket)
+  const written = kept<Ticket>('macellaio.ticket', example, parseTicket)
+  const ticket = computed<Ticket>({
+    get: () => ({ ...written.value, diners: dinner.diners ?? written.value.diners }),
+    set: next => {
+      if (next.diners !== ticket.value.diners) dinner.diners = next.diners
+      written.value = next
+    }
+  })
   /** Whether a cook has had a hand in it: an example gets its beef by itself. */
   const touched = kept<boolean>(
     'macellaio.ticket.touched',

@@ -6,6 +6,7 @@ import { carvedAtOnce, sharedOut, type Slot } from '#core/plan/carvedAtOnce'
 import type { Plan } from '#core/plan/plan'
 import type { SecondServing } from '#core/plan/secondServing'
 import { showTemperature, shownText } from '#core/quantity/format'
+import { batchesOf, BETWEEN_BATCHES_S } from '#core/request/setup'
 import type { PlanAnswer, Refused } from '#core/usecase/plan'
 import { askEngine } from '../workers/engine'
 import { useDraft } from './draft'
@@ -16,24 +17,32 @@ import { useUnits } from './units'
 /** A title has its limit. */
 const NAMES_LENGTH = 40
 
+const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth']
+
 export type Mode = 'each' | 'one'
 
 interface Back {
   readonly targetC: number
   readonly found: SecondServing | Refused
 }
-/** What is laid in together, and comes off together. */
-export interface Load {
+/** One doneness of the table. */
+interface Share {
   readonly slot: Slot
   readonly result: PlanResult
+  readonly pieces: number
   /** "2 rare pieces" */
   readonly called: string
   /** Whose it is, by name; empty where nobody has one. */
   readonly guests: string
 }
+/** What is laid in together, and comes off together. */
+interface Load extends Pick<Share, 'result' | 'called' | 'guests'> {
+  /** s after the first. */
+  readonly inAt: number
+}
 interface Found {
   readonly of: PlanResult
-  readonly loads: readonly Load[]
+  readonly shares: readonly Share[]
   readonly first: Plan
   readonly backs: readonly Back[]
   readonly refused: readonly string[]
@@ -95,25 +104,50 @@ export const useTable = defineStore('table', () => {
       if (mode.value === 'one' && results.length > 0)
         for (const targetC of guests.targets.slice(1))
           backs.push({ targetC, found: (await engine.second(aimedAt(first.target), first, targetC)) as Back['found'] })
-      return { of, loads: mode.value === 'each' ? loadsOf(results) : [], first, backs, refused }
+      return { of, shares: mode.value === 'each' ? sharesOf(results) : [], first, backs, refused }
     })
   }
 
-  function loadsOf(results: readonly PlanResult[]): Load[] {
+  function sharesOf(results: readonly PlanResult[]): Share[] {
     if (results.length === 0) return []
     const wanted = results.map(r => Math.max(1, guests.guests.filter(g => g.targetC === r.request.target.coreC).length))
     const pieces = sharedOut(draft.request.piece.count, wanted)
-    return carvedAtOnce(results.map(r => r.plan)).map((slot): Load => {
+    return carvedAtOnce(results.map(r => r.plan)).map((slot): Share => {
       const i = results.findIndex(r => r.plan.target === slot.targetC)
       const { word } = bandOf(scaleOf(draft.request.target), slot.targetC)
       const names = guests.guests.flatMap(g => (g.targetC === slot.targetC && g.name.trim() !== '' ? [g.name.trim()] : []))
       const called = pieces[i] > 1 ? `${pieces[i]} ${word} pieces` : `${word} piece`
-      return { slot, result: results[i], called, guests: new Intl.ListFormat('en').format(names).slice(0, NAMES_LENGTH) }
+      return { slot, result: results[i], pieces: pieces[i], called, guests: new Intl.ListFormat('en').format(names).slice(0, NAMES_LENGTH) }
+    })
+  }
+
+  /** The cooks that a plan is: one, one for each doneness, or batch after batch where the pan does not take all at once. */
+  function loadsFor(of: PlanResult): Load[] {
+    const { request } = of
+    const whole = { slot: null, result: of, pieces: request.piece.count, called: '', guests: '' }
+    const shares = shown.value && shown.value.shares.length > 1 ? shown.value.shares : [whole]
+    if (batchesOf(request).length < 2) return shares.map(({ slot, ...s }) => ({ ...s, inAt: slot?.inAt ?? 0 }))
+    let inAt = 0
+    let nth = 0
+    return shares.flatMap(({ result, pieces, called, guests: whose }) => {
+      const asked = { ...result.request, piece: { ...request.piece, count: pieces } }
+      return batchesOf(asked).map((count, i, all): Load => {
+        const load = {
+          inAt,
+          result: { ...result, request: { ...asked, piece: { ...asked.piece, count } } },
+          called:
+            called === '' ? `${ORDINALS[nth] ?? `${nth + 1}th`} batch of ${count}` : all.length > 1 ? `${called}, batch ${i + 1}` : called,
+          guests: whose
+        }
+        nth += 1
+        inAt += result.plan.pull.time + BETWEEN_BATCHES_S
+        return load
+      })
     })
   }
 
   /** Whether what is lit now would not be shared out yet. */
   const working = computed(() => mode.value === 'each' && several.value && !shown.value && !failed.value)
 
-  return { mode, several, failed, shown, working }
+  return { mode, several, failed, shown, working, loadsFor }
 })

@@ -9,7 +9,8 @@ import type { Measure } from '#core/meat/contradiction'
 import { keepingOf } from '#core/shop/larder'
 import { faceAreaM2, weightFromSize } from '#core/meat/piece'
 import { showLength, showMass, showTemperature, shownText, withArticle } from '#core/quantity/format'
-import { coverage } from '#core/request/setup'
+import { by } from '#core/request/request'
+import { batchesOf, coverage } from '#core/request/setup'
 import { NOT_INTACT_C } from '#core/safety/cautions'
 import { useDraft } from '../../stores/draft'
 import { usePreparation } from '../../stores/preparation'
@@ -47,7 +48,14 @@ const areaText = computed(() =>
   units.system === 'metric' ? `${Math.round(area.value * 1e4)} cm²` : `${Math.round(area.value * 1550)} sq in`
 )
 const pan = computed(() => draft.request.kit.pan)
-const covered = computed(() => Math.round(100 * coverage(draft.request)))
+/** As they lie in it together. */
+const inThePan = computed(() => {
+  const { piece, kit } = draft.request
+  const [together = 1, ...more] = batchesOf(by(draft.request, 'pan sear'))
+  const covered = Math.round(100 * coverage({ piece: { ...piece, count: together }, kit }))
+  const batches = more.length > 0 ? `${together} at a time, ${more.length + 1} batches: ` : ''
+  return `${batches}${covered} % of its floor`
+})
 const called = computed(() => mass(weightFromSize(piece.value, draft.cut)))
 </script>
 
@@ -79,7 +87,7 @@ const called = computed(() => mass(weightFromSize(piece.value, draft.cut)))
       </div>
       <div>
         <dt>In the {{ pan.name.toLowerCase() }}</dt>
-        <dd>{{ piece.lengthMm > pan.diameterMm ? 'longer than its floor' : `${covered} % of its floor` }}</dd>
+        <dd>{{ piece.lengthMm > pan.diameterMm ? 'longer than its floor' : inThePan }}</dd>
       </div>
       <div>
         <dt>Grain</dt>

@@ -19,6 +19,7 @@ import { useDraft } from '../../stores/draft'
 import { usePlan } from '../../stores/plan'
 import { useUnits } from '../../stores/units'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
+import CountField from '../../ui/CountField.vue'
 import QuantityField from '../../ui/QuantityField.vue'
 import { askEngine } from '../../workers/engine'
 import MeasuredPiece from './MeasuredPiece.vue'
@@ -161,12 +162,14 @@ const sizes = computed((): Size[] => {
         @update:model-value="v => draft.measure({ [f.key]: v })"
         @problem="m => draft.complain(f.key === 'thicknessMm' ? 'Thickness' : f.label, m)"
       />
-      <choice-row
+      <count-field
         class="count"
-        label="How many together"
-        :model-value="String(piece.count)"
-        :options="['1', '2', '3', '4'].map(n => ({ value: n, label: n }))"
-        @update:model-value="v => draft.measure({ count: Number(v) })"
+        label="How many"
+        unit=""
+        :range="PIECE_LIMITS.count"
+        :step="1"
+        :model-value="piece.count"
+        @update:model-value="count => draft.measure({ count })"
       />
     </div>
     <div class="also">

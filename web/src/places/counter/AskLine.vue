@@ -6,6 +6,7 @@ import { computed } from 'vue'
 import type { Appetite, Table } from '#core/shop/choose'
 import type { Heat } from '#core/meat/cut'
 import { perMass } from './money'
+import { DINERS_LIMITS } from '#core/service/ticket'
 import { useCounter } from '../../stores/counter'
 import { useUnits } from '../../stores/units'
 
@@ -45,14 +46,15 @@ function setBudget(value: unknown): void {
   counter.change({ budget: typed })
 }
 function setGuests(value: unknown): void {
-  if (typeof value === 'number' && value >= 1 && value <= 60) counter.change({ guests: Math.round(value) })
+  if (typeof value === 'number' && value >= 1 && value <= DINERS_LIMITS[1]) counter.change({ guests: Math.round(value) })
 }
 </script>
 
 <template>
   <div class="ask" role="group" aria-label="What you are after">
     <label
-      >for <a-input-number :value="counter.ask.guests" :min="1" :max="60" :precision="0" aria-label="Guests" @change="setGuests"
+      >for
+      <a-input-number :value="counter.ask.guests" :min="1" :max="DINERS_LIMITS[1]" :precision="0" aria-label="Guests" @change="setGuests"
     /></label>
     <pick-field
       inline="label hidden"

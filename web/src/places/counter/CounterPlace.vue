@@ -84,8 +84,8 @@ const rows = computed<Row[]>(() => {
 
 function take(): void {
   if (!isTender(counter.chosen)) return
-  const { thicknessMm, pieceG } = counter.slip
-  draft.take(counter.chosen, { pieceG, thicknessMm })
+  const { pieces, thicknessMm, pieceG } = counter.slip
+  draft.take(counter.chosen, { pieces, pieceG, thicknessMm })
   void router.push('/bench')
 }
 function choose(id: string): void {

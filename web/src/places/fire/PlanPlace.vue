@@ -102,18 +102,13 @@ const bagged = computed(() => plan.shown?.plan.phases.some(p => p.phase === 'bat
 function light(): void {
   if (!plan.current) return
   const { serviceId: id } = pass
-  const loads = table.shown?.loads ?? []
-  if (loads.length < 2) cook.begin(title.value, plan.current, plan.spread, { id, after: null, called: '' })
-  let first: string | null = null
+  const loads = table.loadsFor(plan.current)
   const what = `${pieceName(piece.value, draft.cut)}, ${shownText(showLength(piece.value.thicknessMm, units.system))}`
-  for (const { slot, result, called, guests: whose } of loads.length < 2 ? [] : loads) {
-    const after = first === null ? null : { cookId: first, seconds: Math.round(slot.inAt) }
-    const begun = cook.begin(
-      `${what}: the ${called}${whose ? ` for ${whose}` : ''}`,
-      result,
-      result === plan.current ? plan.spread : null,
-      { id, after, called }
-    )
+  let first: string | null = null
+  for (const { inAt, result, called, guests: whose } of loads) {
+    const name = called === '' ? title.value : `${what}: the ${called}${whose ? ` for ${whose}` : ''}`
+    const after = first === null ? null : { cookId: first, seconds: Math.round(inAt) }
+    const begun = cook.begin(name, result, result.plan === plan.current.plan ? plan.spread : null, { id, after, called })
     first ??= begun
   }
   if (first !== null) cook.show(first)

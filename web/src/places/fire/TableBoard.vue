@@ -45,7 +45,7 @@ const WHERE = { oven: 'in the oven', pan: 'in the hot pan, both faces', coals: '
       <template v-else>
         <p v-for="r in shown.refused" :key="r" class="refused">{{ units.say(r) }}</p>
         <ol v-if="mode === 'each'">
-          <li v-for="{ slot: s } in shown.loads" :key="s.targetC">
+          <li v-for="{ slot: s } in shown.shares" :key="s.targetC">
             <strong>{{ who(s.targetC) }}</strong> In {{ s.inAt < 5 ? 'first' : `${showClock(s.inAt)} after the first` }}, out at
             <b>{{ degrees(s.outC) }}</b>, {{ showClock(s.outAt) }} on the clock. All are carved together.
           </li>

@@ -75,7 +75,7 @@ const by = (p: Packet): string => {
 function toBench(p: Packet): void {
   const cut = p.cutId ? cutById(p.cutId) : undefined
   if (!cut || !isTender(cut)) return
-  draft.take(cut, { pieceG: Math.round(p.weightG / p.pieces), thicknessMm: p.thicknessMm })
+  draft.take(cut, { pieces: p.pieces, pieceG: Math.round(p.weightG / p.pieces), thicknessMm: p.thicknessMm })
   draft.changePiece({ surface: surfaceOf(p), intact: p.intact })
   preparation.packet = p
   larder.takeOut(p.id)
