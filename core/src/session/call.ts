@@ -33,6 +33,8 @@ export interface Stand {
   readonly shows?: ((celsius: number) => number) | undefined
   /** How this one is told from the others at the stove: "rare piece". */
   readonly called?: string | undefined
+  /** Whether others are at the stove, so that it has to be said whose turn it is. */
+  readonly among?: boolean
   /** How long back at the heat would mend a piece that rests and stops short, s. */
   readonly backS?: number | null
 }
@@ -137,9 +139,13 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
         advice: 'It is out of the heat and cooling; the forecast takes that in.'
       }
     case 'pulled':
-      return { says: place.out, done: IN_A_BAG.has(here.phase) ? 'It is out' : place.out, advice: outAdvice(here.phase, stand, system) }
+      return {
+        says: stand.among ? `Take ${piece} ${place.out.toLowerCase()}` : place.out,
+        done: IN_A_BAG.has(here.phase) ? 'It is out' : place.out,
+        advice: outAdvice(here.phase, stand, system)
+      }
     case 'carved':
-      return { says: 'Carve', done: 'Carved', advice: restAdvice(stand, place.into, set, system) }
+      return { says: stand.among ? `Carve ${piece}` : 'Carve', done: 'Carved', advice: restAdvice(stand, place.into, set, system) }
   }
 }
 const IN_A_BAG: ReadonlySet<Phase> = new Set<Phase>(['bath', 'pot'])

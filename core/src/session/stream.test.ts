@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { planUnderWay } from '#core/estimate/underWay'
 import { otherDown } from '#core/method/timeline'
 import { asked, planned } from '#core/plan/planned.fixture'
+import { callFor } from './call'
 import type { CookEvent } from './events'
 import { notBefore } from './inService'
 import { nextAction } from './nextAction'
@@ -88,6 +89,22 @@ describe('when a piece may go in beside another', () => {
     expect(at(hot + 90_000)).toEqual({ does: 'laid', due: hot + 90_000 })
     expect(at(hot - 90_000)).toEqual({ does: 'laid', due: hot })
     expect(at('waiting')).toBeNull()
+  })
+})
+
+describe('what is called of one among several', () => {
+  const { method, setup, plan, request } = planned(asked('pan sear', {}, { count: 3 }))
+  const forecast = planUnderWay(method, setup, request.target.coreC, { past: [], off: false, again: false }, plan.free)
+  const says = (does: 'pulled' | 'carved' | 'turned', more: { called?: string; among?: boolean }): string =>
+    callFor({ does, due: null }, { request, progress: progressOf([said('lit', 0), said('laid', 200)]), forecast, ...more }, 'metric').says
+
+  it('names it, and by itself it needs no name', () => {
+    expect(says('pulled', { called: 'rare piece', among: true })).toBe('Take the rare piece off the heat')
+    expect(says('carved', { called: 'rare piece', among: true })).toBe('Carve the rare piece')
+    expect(says('turned', { called: 'rare piece', among: true })).toBe('Turn the rare piece')
+    expect(says('pulled', { among: true })).toBe('Take the 3 pieces off the heat')
+    expect(says('pulled', {})).toBe('Off the heat')
+    expect(says('carved', {})).toBe('Carve')
   })
 })
 

@@ -15,6 +15,7 @@ import { beefDish } from '#core/service/beef'
 import type { Dish, Kitchen } from '#core/service/dish'
 import type { Service } from '#core/service/schedule'
 import { callsOf, type PassCall } from '#core/service/calls'
+import { recipeById } from '#core/service/recipes'
 import { dishesOf, kitchenOf, MOST_LINES, type Ticket } from '#core/service/ticket'
 import { Queue } from '../workers/queue'
 import { useCook } from './cook'
@@ -109,6 +110,11 @@ export const usePass = defineStore('pass', () => {
   const begun = computed(() => calls.value.some(c => done.value.includes(c.id)))
   /** Epoch ms. */
   const servedAt = computed(() => dayjs(ticket.value.serveAt).valueOf())
+  /** What has to be minded with it; empty where there is nothing. */
+  function cautionOf({ dishId }: PassCall): string {
+    const line = ticket.value.lines.find(l => l.id === dishId)
+    return line && 'recipe' in line ? (recipeById(line.recipe)?.caution ?? '') : ''
+  }
   const nameOf = ({ dishId }: PassCall): string => dishes.value.find(d => d.id === dishId)?.name ?? ''
 
   const queue = new Queue<ServeQuestion, Service>({
@@ -204,6 +210,8 @@ export const usePass = defineStore('pass', () => {
     begun,
     servedAt,
     nameOf,
+    cautionOf,
+    isBeef,
     watched,
     full,
     put,

@@ -76,7 +76,15 @@ export const useStove = defineStore('stove', () => {
     const [progress, forecast] = [made?.progress.value, made?.forecast.value]
     if (!progress || !forecast) return null
     const called = of.service?.called === '' ? undefined : of.service?.called
-    return { request: of.request, progress, forecast, shows: kit.shows, backS: made?.backS.value ?? null, called }
+    return {
+      request: of.request,
+      progress,
+      forecast,
+      shows: kit.shows,
+      backS: made?.backS.value ?? null,
+      called,
+      among: cook.cooks.length > 1
+    }
   }
 
   const ofPieces = computed(() =>

@@ -15,18 +15,21 @@ const props = defineProps<{
   now: number
   cooks: number
   stale: boolean
+  /** Dishes that are called at the stove. */
+  atTheStove: readonly string[]
 }>()
 defineEmits<{ tick: [id: string] }>()
 const SOON_S = 90
 const rows = computed(() => {
-  const open = props.calls.find(c => !props.done.includes(c.id))
+  const open = props.calls.find(c => !props.done.includes(c.id) && !props.atTheStove.includes(c.dishId ?? ''))
   return props.calls.map(c => ({
     ...c,
     time: dayjs(props.serveAt).add(c.at, 'second').format(timeWritten),
     dish: c.dishId === null ? '' : (props.names.get(c.dishId) ?? ''),
     ticked: props.done.includes(c.id),
     next: c === open,
-    overdue: !props.done.includes(c.id) && c.at < props.now - SOON_S
+    atTheStove: c.dishId !== null && props.atTheStove.includes(c.dishId),
+    overdue: !props.done.includes(c.id) && c.at < props.now - SOON_S && !(c.dishId !== null && props.atTheStove.includes(c.dishId))
   }))
 })
 </script>
@@ -40,6 +43,7 @@ const rows = computed(() => {
           <span class="what">{{ r.text }}</span>
           <span class="dish"
             >{{ r.dish }}<template v-if="cooks > 1 && r.by !== null">{{ r.dish ? ', ' : '' }}cook&nbsp;{{ r.by + 1 }}</template
+            ><template v-if="r.atTheStove">{{ r.dish ? ': ' : '' }}called at the stove</template
             ><template v-if="r.overdue">{{ r.dish ? ': ' : '' }}overdue</template></span
           >
         </span>

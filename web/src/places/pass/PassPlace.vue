@@ -226,6 +226,7 @@ async function open(file: File): Promise<void> {
           :now="now"
           :cooks="pass.ticket.cooks"
           :stale="stale"
+          :at-the-stove="pass.onTheStove ? pass.dishes.filter(d => d.kind === 'beef').map(d => d.id) : []"
           @tick="pass.tick"
         />
         <div class="acts no-print">

@@ -60,6 +60,7 @@ const choices = computed(() => {
       v-if="!full"
       class="add no-print"
       label="A side or a sauce"
+      long
       :model-value="''"
       :options="choices"
       @update:model-value="id => id && emit('add', id)"
