@@ -113,7 +113,7 @@ describe('a wrong case is refused with the key, the value and the range', () => 
     expect(problems(() => plan({ ...good, piece: { ...good.piece, cut: 'shin', weight: '500 g' } }))[0].message).toMatch(
       /connective tissue/
     )
-    const crowd = problems(() => plan({ ...good, piece: { ...good.piece, count: 6 } }))[0]
+    const crowd = problems(() => plan({ ...good, piece: { ...good.piece, weight: '2.6 kg' } }))[0]
     expect(crowd.key).toBe('method.pan')
     expect(crowd.message).toMatch(/% of the pan/)
   })
@@ -154,11 +154,21 @@ describe('what cannot be had is an answer, with the nearest that can', () => {
 
 describe('what the server takes', () => {
   const planned = plannedOf(planOf(FIRST_REQUEST).plan, null, 210)
-  const cook = { id: 'abcdef12', title: 'Strip', createdAt: 1, request: FIRST_REQUEST, planned }
+  const cook = { id: 'abcdef12', title: 'Strip', createdAt: 1, request: FIRST_REQUEST, planned, service: null }
 
   it('a cook as the app makes it', () => {
     expect(parseNewCook(JSON.parse(JSON.stringify(cook)))).toEqual(cook)
     expect(JSON.stringify(cook).length).toBeLessThan(20_000)
+  })
+
+  it('a cook of a dinner says of which, and after whom; one from before there were dinners has none', () => {
+    const { service: _, ...before } = cook
+    expect(parseNewCook(before).service).toBeNull()
+    const service = { id: 'dinner-1', after: { cookId: 'cook-of-before', seconds: 90 }, called: 'rare piece' }
+    expect(parseNewCook({ ...cook, service }).service).toEqual(service)
+    expect(problems(() => parseNewCook({ ...cook, service: { ...service, after: { cookId: 'x', seconds: -1 } } })).map(p => p.key)).toEqual(
+      ['service.after.cookId', 'service.after.seconds']
+    )
   })
 
   it('a setting that the method has not, or that cannot stand there, is named with its range', () => {

@@ -7,8 +7,9 @@ const router = useRouter()
 
 <template>
   <main>
-    <a-result title="There is nothing on this shelf" sub-title="The address leads nowhere.">
+    <a-result sub-title="The address leads nowhere.">
       <template #icon><span></span></template>
+      <template #title><h1>There is nothing on this shelf</h1></template>
       <template #extra>
         <a-button type="primary" @click="router.push('/fire')">Back to the fire</a-button>
         <a-button @click="router.push('/counter')">To the counter</a-button>

@@ -18,10 +18,12 @@ const late = computed(() => props.left !== null && props.left < LATE_S)
 <script lang="ts">
 /** s: within a second of its time it is on time. */
 export const LATE_S = -1
+/** From here on the clock is a figure longer. */
+const HOUR_S = 3600
 </script>
 
 <template>
-  <div class="call" :class="{ late }">
+  <div class="call" :class="{ late, hours: left !== null && Math.abs(left) >= HOUR_S }">
     <h1>{{ headline }}</h1>
     <p v-if="left !== null" class="clock figure" role="timer" :aria-label="`${headline} ${showClock(Math.abs(left))}`">
       <template v-if="late"><span class="late-by">late by</span> {{ showClock(-left) }}</template>
@@ -54,6 +56,9 @@ h1 {
 .late .clock {
   font-size: clamp(80px, 13vw, 170px);
 }
+.hours .clock {
+  font-size: clamp(64px, 13vw, 170px);
+}
 .advice {
   font-size: 21px;
   line-height: 1.4;
@@ -74,6 +79,9 @@ h1 {
   }
   .clock {
     font-size: 34vw;
+  }
+  .hours .clock {
+    font-size: 20vw;
   }
   .advice {
     font-size: 18px;

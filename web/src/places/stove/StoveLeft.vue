@@ -35,7 +35,7 @@ function throwAway(): void {
 
 <template>
   <section class="left">
-    <h1>{{ record.title }}: left {{ hours }} ago</h1>
+    <h1>Left {{ hours }} ago: {{ record.title }}</h1>
     <p>Nothing was said of it since {{ since }}. {{ likely }}</p>
     <div class="ways">
       <a-button class="way" @click="carvedThen"

@@ -340,7 +340,7 @@ describe('left and found again', () => {
     await press(' ')
     await reckoned(page)
     await wait(9 * 3600)
-    expect(headline(page)).toMatch(/left 9 hours ago/)
+    expect(headline(page)).toMatch(/Left 9 hours ago/)
     expect(page.text()).toMatch(/look before anything else that the fire is off/i)
     button(page, 'Throw it away').click()
     await flushPromises()

@@ -3,7 +3,7 @@
 import { Button as AButton } from 'ant-design-vue'
 import { computed } from 'vue'
 import { progressOf } from '#core/session/progress'
-import { showClock } from '#core/quantity/format'
+import { showClock, showDuration, shownText } from '#core/quantity/format'
 import { useCook } from '../../stores/cook'
 import { DISH, nameOf, useStove } from '../../stores/stove'
 import { LATE_S } from './StoveCall.vue'
@@ -11,6 +11,8 @@ import { LATE_S } from './StoveCall.vue'
 const cook = useCook()
 const stove = useStove()
 
+/** From here on seconds are nobody's business. */
+const HOUR_S = 3600
 const STANDS: Record<string, string> = { ready: 'not lit yet', heating: 'waits', carved: 'carved' }
 const tiles = computed(() => {
   const calls = new Map(stove.stream.map(c => [c.id, c]))
@@ -20,7 +22,8 @@ const tiles = computed(() => {
   return all.map(t => {
     const call = calls.get(t.id)
     const left = call?.due == null ? null : (call.due - stove.now) / 1000
-    const when = left === null ? (call ? 'now' : '') : left < LATE_S ? `late by ${showClock(-left)}` : showClock(left)
+    const span = left === null ? '' : Math.abs(left) < HOUR_S ? showClock(Math.abs(left)) : shownText(showDuration(Math.abs(left)))
+    const when = left === null ? (call ? 'now' : '') : left < LATE_S ? `late by ${span}` : span
     return { ...t, says: call ? (SHORT[call.does] ?? call.says) : t.stands, when, late: left !== null && left < LATE_S }
   })
 })
