@@ -106,7 +106,7 @@ test('thin hanger pieces: a few minutes, turned all the while', async ({ page })
 })
 
 test('a bone-in rib steak for two with two donenesses: one part served, the rest back to the oven', async ({ page }) => {
-  await take(page, 'bone-in rib steak', { Thickness: '50', 'Weight of one': '1000', 'Bone along it': '15' })
+  await take(page, 'bone-in rib steak', { 'How many': '1', Thickness: '50', 'Weight of one': '1000', 'Bone along it': '15' })
   await page.goto(`${app.url}/fire/doneness`)
   await page.getByRole('button', { name: 'Seat a guest' }).click()
   await page.getByRole('button', { name: 'Seat a guest' }).click()

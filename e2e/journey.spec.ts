@@ -32,6 +32,7 @@ test('a cook buys, measures, plans, cooks, judges and finds it again', async ({ 
   await page.getByLabel('Weight of one').fill('280')
   await page.getByLabel('Length').fill('15 cm')
   await page.getByLabel('Width').fill('85')
+  await page.getByLabel('How many').fill('1')
   await expect(page.getByText('Yes: sizes and weight fit')).toBeVisible()
   await page.getByLabel('Weight of one').fill('1400')
   await expect(page.getByRole('alert')).toContainText('the scale says')

@@ -51,6 +51,28 @@ describe('a cook is kept', () => {
     expect((body as CookRecord).planned).toEqual(planned)
   })
 
+  it('of one table they are found together; renamed it is found by its new name, and a name it must have', async () => {
+    const service = { id: 'dinner-1', after: null, called: 'medium piece' }
+    const second = { ...service, after: { cookId: 'cook-medium', seconds: 60 }, called: 'rare piece' }
+    await request(app)
+      .post('/api/cooks')
+      .send({ ...cook('cook-medium'), service })
+      .expect(201)
+    await request(app)
+      .post('/api/cooks')
+      .send({ ...cook('cook-rare'), service: second })
+      .expect(201)
+    const found = await request(app).get('/api/cooks?service=dinner-1').expect(200)
+    expect((found.body as { cooks: CookRecord[] }).cooks.map(c => c.service)).toEqual([service, second])
+    await request(app).put('/api/cooks/cook-rare/title').send({ title: 'Ines’s' }).expect(200)
+    const named = await request(app).get('/api/cooks?search=Ines').expect(200)
+    expect((named.body as { cooks: CookRecord[] }).cooks[0].id).toBe('cook-rare')
+    const refused = await request(app).put('/api/cooks/cook-rare/title').send({ title: '  ' }).expect(422)
+    expect((refused.body as { problems: { key: string }[] }).problems.map(p => p.key)).toContain('title')
+    await request(app).put('/api/cooks/nobody/title').send({ title: 'x' }).expect(404)
+    for (const id of ['cook-medium', 'cook-rare']) await request(app).delete(`/api/cooks/${id}`).expect(204)
+  })
+
   it('by another method, its dials checked, and it is among those that were read', async () => {
     const asked = by(FIRST_REQUEST, 'sear then oven', { ovenC: 190, turning: 'once' })
     await request(app)

@@ -114,10 +114,12 @@ const inService = yup
   })
   .noUnknown()
 
+const title = yup.string().strict().trim().required('A cook needs a name.').max(TITLE_LENGTH, `A name may have ${TITLE_LENGTH} characters.`)
+
 const newCookShape = yup
   .object({
     id,
-    title: yup.string().strict().trim().required('A cook needs a name.').max(TITLE_LENGTH, `A name may have ${TITLE_LENGTH} characters.`),
+    title,
     createdAt: moment,
     request: yup.mixed().required('This is missing.'),
     /** Of a file from before every method had one request. */
@@ -153,6 +155,11 @@ export function parseNewCook(input: unknown): NewCook {
 export function parseEvents(input: unknown): CookEvent[] {
   return validate(eventsShape, input).events as unknown as CookEvent[]
 }
+
+const titleShape = yup.object({ title }).noUnknown().required()
+
+/** @throws InvalidInputError */
+export const parseTitle = (input: unknown): string => validate(titleShape, input).title
 
 /** @throws InvalidInputError */
 export function parseOutcome(input: unknown): Outcome {

@@ -1,9 +1,12 @@
 /** More pieces than a pan takes: they go in batches, and every figure is of one of them. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { cutById } from '#core/meat/cuts'
 import { asked } from '#core/plan/planned.fixture'
-import { beefDish } from './beef'
+import { USUAL_PREPARATION, type Preparation } from '#core/plan/preparation'
+import { beefDish, gettingReady } from './beef'
 import { batchesOf, coverage, setupOf } from '#core/request/setup'
+import { checklistFor } from '#core/words/preparation'
 
 describe('batches', () => {
   it('of any number of pieces: all of them, each batch fits, as even as can be, and not one batch too many', () => {
@@ -40,5 +43,34 @@ describe('batches', () => {
     expect(one.steps[0].seconds).toBe(480)
     expect(many.steps[0].seconds).toBe(n * 480 + (n - 1) * 90)
     expect(many.steps[0].hands[0]).toBe(many.steps[0].seconds)
+  })
+})
+
+describe('getting it ready, on the ticket', () => {
+  const { piece } = asked('pan sear')
+  const tasks = (part: Partial<Preparation>) => gettingReady(checklistFor({ ...USUAL_PREPARATION, ...part }, cutById(piece.cutId)!, piece))
+
+  it('the last hand’s turns are one step, that keeps the hands up to the fire', () => {
+    const steps = tasks({ knife: false })
+    expect(steps).toHaveLength(1)
+    expect(steps[0].what).toMatch(/^Pat every face dry, hard; rub it thinly with oil; salt it$/)
+    expect(steps[0].hands[0]).toBe(steps[0].seconds)
+  })
+  it('out of the fridge half an hour before is half an hour before, with the salt in between', () => {
+    const steps = tasks({ knife: false, outMin: 60, salt: '40 min before' })
+    expect(steps.map(s => s.what.split(';')[0])).toEqual([
+      'Take it out of the fridge',
+      'Salt it on all sides',
+      'Pat off what the salt drew'
+    ])
+    expect(steps.reduce((sum, s) => sum + s.seconds, 0)).toBe(60 * 60)
+    expect(steps[0].seconds).toBe(20 * 60)
+  })
+  it('what is a day ahead is no step of the evening', () => {
+    expect(
+      tasks({ knife: false, surface: 'aired', salt: 'the day before', oil: 'none' })
+        .map(s => s.what)
+        .join()
+    ).not.toMatch(/rack|1 %/)
   })
 })

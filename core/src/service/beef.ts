@@ -7,6 +7,7 @@ import type { PlanRequest } from '#core/request/request'
 import { batchesOf, BETWEEN_BATCHES_S, settingsOf } from '#core/request/setup'
 import { panHotAfter } from '#core/session/warmUp'
 import { phaseName } from '#core/words/phases'
+import type { Task } from '#core/words/preparation'
 import { PLATE_S, type Dish, type Step, type Tool } from './dish'
 
 const TOOL_OF: Record<Phase, Tool | null> = {
@@ -32,8 +33,48 @@ const IN_THE_BATH: Step['holds'] = [45 * 60, 90 * 60]
 const CARVE_S = 60
 const CARVE_EACH_S = 20
 
-/** @param diners for the carving */
-export function beefDish(id: string, name: string, request: PlanRequest, plan: Pick<Plan, 'phases' | 'pull'>, diners: number): Dish {
+/** Further ahead is no evening's work: that stands in the bench's list, with its day, s. */
+const SAME_EVENING_S = 2 * 3600
+/** The last hand's turns before the fire are one, s. */
+const LAST_S = 10 * 60
+const EACH_TASK_S = 60
+
+/** What is done to the piece before it goes in, this evening, one after the other up to the fire. */
+export function gettingReady(tasks: readonly Task[]): Step[] {
+  const near = tasks.filter(t => t.before > 0 && t.before <= SAME_EVENING_S).sort((a, b) => b.before - a.before)
+  const last = near.filter(t => t.before <= LAST_S)
+  const lastS = last.at(0)?.before ?? 0
+  const earlier = near.filter(t => t.before > LAST_S)
+  const stands = (hold: boolean): Step['holds'] => (hold ? [5 * 60, 20 * 60] : [0, 0])
+  return [
+    ...earlier.map((task, i): Step => {
+      const seconds = task.before - (earlier.at(i + 1)?.before ?? lastS)
+      const hands = [Math.min(EACH_TASK_S, seconds), 0] as const
+      return { what: task.text, tool: null, seconds, hands, holds: stands(last.length === 0 && i === earlier.length - 1) }
+    }),
+    ...(last.length === 0
+      ? []
+      : [
+          {
+            what: last.map((t, i) => (i === 0 ? t.text : t.text.charAt(0).toLowerCase() + t.text.slice(1))).join('; '),
+            tool: null,
+            seconds: lastS,
+            hands: [lastS, 0] as const,
+            holds: stands(true)
+          }
+        ])
+  ]
+}
+
+/** @param diners for the carving @param tasks of getting it ready */
+export function beefDish(
+  id: string,
+  name: string,
+  request: PlanRequest,
+  plan: Pick<Plan, 'phases' | 'pull'>,
+  diners: number,
+  tasks: readonly Task[] = []
+): Dish {
   const { kind } = request.method
   const { ovenC } = settingsOf(request) as { readonly ovenC?: number }
   const joint = request.piece.form === 'roast'
@@ -51,7 +92,7 @@ export function beefDish(id: string, name: string, request: PlanRequest, plan: P
     name,
     kind: 'beef',
     pullC: plan.pull.probe,
-    steps: [...stages, { what: 'Carve', tool: null, seconds: carve, hands: [carve, 0], holds: [PLATE_S, 5 * 60] }]
+    steps: [...gettingReady(tasks), ...stages, { what: 'Carve', tool: null, seconds: carve, hands: [carve, 0], holds: [PLATE_S, 5 * 60] }]
   }
 }
 

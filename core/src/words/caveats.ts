@@ -60,6 +60,14 @@ function ofThePan(request: PlanRequest, plan: Plan, system: UnitSystem): string[
   return said
 }
 
+/** Where a plan does not come to what is wanted of it; null where it does. */
+export function missedTarget({ peak, target }: Pick<Plan, 'peak' | 'target'>, system: UnitSystem): string | null {
+  const off = peak.core - target
+  if (Math.abs(off) <= OFF_TARGET_K) return null
+  const by = shownText(showTemperatureRise(Math.abs(off), system))
+  return `it peaks at ${shownText(showTemperature(peak.core, system))}, ${by} ${off > 0 ? 'above' : 'below'} what is wanted.`
+}
+
 function ofTheClimb({ kind, free, pull, peak, target, geometry }: Plan, system: UnitSystem): string[] {
   const kelvin = (k: number): string => shownText(showTemperatureRise(k, system))
   const climb = peak.core - pull.probe
@@ -77,10 +85,9 @@ function ofTheClimb({ kind, free, pull, peak, target, geometry }: Plan, system: 
       `It climbs ${kelvin(climb)} by itself: so much heat is in its outside, and so long a climb is the engine’s least sure figure. ${gentler} stores less and is surer; here leave the probe in, and put it back if it stops short.`
     )
   }
-  if (Math.abs(off) > OFF_TARGET_K) {
-    said.push(
-      `So it peaks at ${shownText(showTemperature(peak.core, system))}, ${kelvin(Math.abs(off))} ${off > 0 ? 'above' : 'below'} what is wanted.`
-    )
+  const missed = missedTarget({ peak, target }, system)
+  if (missed !== null) {
+    said.push(`So ${missed}`)
     if (off > 0 && kind === 'bath then sear')
       said.push(`The sear does that: five minutes in ice water before it, or a bath cooler by ${kelvin(Math.ceil(off))}, brings it down.`)
   }

@@ -91,6 +91,17 @@ export class CookRepository {
     })
   }
 
+  async rename(cookId: string, title: string): Promise<CookRecord | null> {
+    await this.db('cooks').where({ id: cookId }).update({ title })
+    return load(this.db, cookId)
+  }
+
+  /** All that were cooked for one table, in the order in which they were lit. */
+  async ofService(serviceId: string): Promise<CookSummary[]> {
+    const rows = await this.db<CookRow>('cooks').whereNull('removed_at').where({ service_id: serviceId }).orderBy('created_at').limit(100)
+    return (await withEvents(this.db, rows)).map(summaryOf)
+  }
+
   find(cookId: string): Promise<CookRecord | null> {
     return load(this.db, cookId)
   }

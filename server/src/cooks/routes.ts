@@ -3,7 +3,7 @@
  */
 import { Router, type Request } from 'express'
 import { MOST_COOKS } from '#core/book/lessons'
-import { parseEvents, parseNewCook, parseOutcome } from '#core/book/cookSchema'
+import { parseEvents, parseNewCook, parseOutcome, parseTitle } from '#core/book/cookSchema'
 import { HttpProblem } from '#server/problem'
 import type { CookRepository } from './repository'
 
@@ -11,8 +11,10 @@ export function cookRoutes(cooks: CookRepository): Router {
   const routes = Router()
 
   routes.get('/', async (request, response) => {
-    const { search } = request.query
-    response.json({ cooks: await cooks.list(typeof search === 'string' ? search.slice(0, 200) : '') })
+    const { search, service } = request.query
+    const found =
+      typeof service === 'string' ? cooks.ofService(service) : cooks.list(typeof search === 'string' ? search.slice(0, 200) : '')
+    response.json({ cooks: await found })
   })
 
   routes.post('/', async (request, response) => {
@@ -39,6 +41,10 @@ export function cookRoutes(cooks: CookRepository): Router {
 
   routes.put('/:id/outcome', async (request, response) => {
     response.json(there(await cooks.judge(request.params.id, parseOutcome(request.body)), request))
+  })
+
+  routes.put('/:id/title', async (request, response) => {
+    response.json(there(await cooks.rename(request.params.id, parseTitle(request.body)), request))
   })
 
   routes.delete('/:id', async (request, response) => {

@@ -73,6 +73,8 @@ export const api = {
   sheetPdf: (sheet: PrintedSheet): Promise<Blob> => askPdf('/print/call-sheet', sheet),
   orderPdf: (order: Order, units: UnitSystem): Promise<Blob> => askPdf('/print/order-slip', { order, units }),
   cooks: (search: string): Promise<{ cooks: CookSummary[] }> => ask('GET', `/cooks?search=${encodeURIComponent(search)}`),
+  cooksOf: (service: string): Promise<{ cooks: CookSummary[] }> => ask('GET', `/cooks?service=${encodeURIComponent(service)}`),
+  rename: (id: string, title: string): Promise<CookRecord> => ask('PUT', `${cookPath(id)}/title`, { title }),
   readCooks: (): Promise<{ cooks: CookRecord[] }> => ask('GET', '/cooks/read'),
   cook: (id: string): Promise<CookRecord> => ask('GET', cookPath(id)),
   begin: (cook: NewCook): Promise<CookRecord> => ask('POST', '/cooks', cook),

@@ -27,6 +27,7 @@ type Letter = { readonly cookId: string } & (
   | { readonly kind: 'begin'; readonly cook: NewCook }
   | { readonly kind: 'events'; readonly events: readonly CookEvent[] }
   | { readonly kind: 'outcome'; readonly outcome: Outcome }
+  | { readonly kind: 'title'; readonly title: string }
   | { readonly kind: 'thrown away' | 'put back' }
 )
 
@@ -61,6 +62,8 @@ function deliver(letter: Letter): Promise<unknown> {
       return api.tell(letter.cookId, letter.events)
     case 'outcome':
       return api.judge(letter.cookId, letter.outcome)
+    case 'title':
+      return api.rename(letter.cookId, letter.title)
     case 'thrown away':
       return api.remove(letter.cookId)
     case 'put back':
@@ -151,6 +154,13 @@ export const useCook = defineStore('cook', () => {
     post({ kind: 'outcome', cookId, outcome }, l => l.kind === 'outcome' && l.cookId === cookId)
   }
 
+  function rename(cookId: string, title: string): void {
+    const of = find(cookId)
+    if (of) put({ ...of, title })
+    if (last.value?.id === cookId) last.value = { ...last.value, title }
+    post({ kind: 'title', cookId, title }, l => l.kind === 'title' && l.cookId === cookId)
+  }
+
   /** Takes a cook off the stove; it stays in the Book. */
   function clear(id = cook.value?.id): void {
     last.value = (id === undefined ? undefined : find(id)) ?? null
@@ -171,5 +181,23 @@ export const useCook = defineStore('cook', () => {
   }
 
   void send()
-  return { cooks, cook, last, progress, underWay, unsent, offline, refused, canUndo, begin, show, say, undo, judge, clear, throwAway }
+  return {
+    cooks,
+    cook,
+    last,
+    progress,
+    underWay,
+    unsent,
+    offline,
+    refused,
+    canUndo,
+    begin,
+    show,
+    say,
+    undo,
+    judge,
+    rename,
+    clear,
+    throwAway
+  }
 })

@@ -23,6 +23,7 @@ import { useDinner } from './dinner'
 import { useDraft } from './draft'
 import { kept } from './kept'
 import { useKit } from './kit'
+import { usePreparation } from './preparation'
 import { useUnits } from './units'
 
 const SUPPER_H = 19.5
@@ -48,6 +49,7 @@ export const usePass = defineStore('pass', () => {
   const kit = useKit()
   const units = useUnits()
   const cook = useCook()
+  const preparation = usePreparation()
   /** Of this dinner: whatever is lit for it has it too. */
   const keptId = kept<string | null>(
     'macellaio.service',
@@ -181,7 +183,7 @@ export const usePass = defineStore('pass', () => {
     const { count } = request.piece
     const name = `${count > 1 ? `${count} × ` : ''}${cut ? pieceName(request.piece, cut) : 'Beef'}, ${kind}`
     const file = writePlanCase(request)
-    const dish = beefDish('beef', name, request, plan, ticket.value.diners)
+    const dish = beefDish('beef', name, request, plan, ticket.value.diners, preparation.tasks)
     const others = ticket.value.lines.filter(l => !('dish' in l && l.dish.kind === 'beef' && l.dish.name === name))
     return change({ lines: [{ id: nanoid(8), dish, plan: file }, ...others] })
   }

@@ -1,11 +1,19 @@
 <script setup lang="ts">
 /** One cook, planned against seen. */
 import { momentWritten } from '../../ui/moments'
-import { Button as AButton, Table as ATable } from 'ant-design-vue'
+import {
+  Button as AButton,
+  Form as AForm,
+  FormItem as AFormItem,
+  Input as AInput,
+  Skeleton as ASkeleton,
+  Table as ATable
+} from 'ant-design-vue'
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import dayjs from 'dayjs'
-import { RouterLink, useRoute } from 'vue-router'
-import { seenOf, type CookRecord, type Outcome } from '#core/book/record'
+import { RouterLink, useRoute, useRouter } from 'vue-router'
+import { parseTitle } from '#core/book/cookSchema'
+import { seenOf, type CookRecord, type CookSummary, type Outcome } from '#core/book/record'
 import { standing, type CookEvent } from '#core/session/events'
 import { progressOf } from '#core/session/progress'
 import { timelineOf } from '#core/method/timeline'
@@ -19,7 +27,9 @@ import { api } from '../../api/client'
 import RoundSection from '../../section/RoundSection.vue'
 import SectionDrawing from '../../section/SectionDrawing.vue'
 import { useCook } from '../../stores/cook'
+import { useDraft } from '../../stores/draft'
 import { useUnits } from '../../stores/units'
+import { useSchema } from '../../ui/useSchema'
 import OutcomeForm from './OutcomeForm.vue'
 
 const CookChart = defineAsyncComponent(() => import('./CookChart.vue'))
@@ -27,6 +37,8 @@ const CookChart = defineAsyncComponent(() => import('./CookChart.vue'))
 const route = useRoute()
 const units = useUnits()
 const store = useCook()
+const draft = useDraft()
+const router = useRouter()
 const record = ref<CookRecord | null>(null)
 const trouble = ref<string | null>(null)
 const removed = ref(false)
@@ -49,6 +61,38 @@ watch(
   () => store.unsent,
   n => n === 0 && void load()
 )
+
+/** What else was cooked for the same table. */
+const beside = ref<readonly CookSummary[]>([])
+watch(
+  () => record.value?.service?.id,
+  async service => {
+    beside.value = []
+    if (service === undefined) return
+    try {
+      beside.value = (await api.cooksOf(service)).cooks.filter(c => c.id !== id.value)
+    } catch {
+      // Without the server the page has its own cook all the same.
+    }
+  }
+)
+/** As it was asked for then, in the kitchen as it is now. */
+function again(): void {
+  if (!record.value) return
+  draft.open(record.value.request)
+  void router.push('/fire')
+}
+
+const title = ref<string | null>(null)
+const naming = useSchema(parseTitle, () => ({ title: title.value?.trim() ?? '' }))
+function rename(): void {
+  const written = naming.submit()
+  if (written === null || !record.value) return
+  record.value = { ...record.value, title: written }
+  store.rename(record.value.id, written)
+  title.value = null
+  naming.forget()
+}
 
 function judge(outcome: Outcome): void {
   if (!record.value) return
@@ -166,18 +210,32 @@ const file = computed(() =>
   <main class="cook">
     <p class="back"><router-link to="/book">The book</router-link></p>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }} <a-button @click="load">Try again</a-button></p>
-    <p v-if="!record && !trouble" class="quiet" role="status">Opening…</p>
+    <a-skeleton v-if="!record && !trouble" active :paragraph="{ rows: 8 }" role="status" aria-label="Opening" />
     <div v-if="removed" class="trouble" role="status">Taken out of the book. <a-button @click="restore">Put it back</a-button></div>
     <template v-if="record">
       <div class="head">
         <div>
-          <h1>{{ record.title }}</h1>
+          <h1 v-if="title === null">{{ record.title }} <a-button class="link" @click="title = record.title">Rename</a-button></h1>
+          <a-form v-else layout="vertical" class="naming" @submit="rename">
+            <a-form-item label="Its name" html-for="cook-title" v-bind="naming.item('title')">
+              <a-input id="cook-title" v-model:value="title" size="large" @keydown.esc="title = null" />
+            </a-form-item>
+            <a-button type="primary" html-type="submit">Keep it</a-button>
+            <a-button type="text" @click="title = null">Leave it</a-button>
+          </a-form>
           <p class="quiet">
             {{ dayjs(record.createdAt).format(`dddd ${momentWritten}`) }}. {{ cut ? pieceName(record.request.piece, cut) : '' }}, to
             {{ degrees(record.request.target.coreC) }}, {{ how }}.
           </p>
+          <p v-if="beside.length > 0" class="quiet">
+            At the same table:
+            <template v-for="(c, i) in beside" :key="c.id"
+              ><template v-if="i > 0">, </template><router-link :to="`/book/${c.id}`">{{ c.title }}</router-link></template
+            >
+          </p>
         </div>
         <div class="tools">
+          <a-button type="primary" @click="again">Cook it again</a-button>
           <a :href="file" :download="`macellaio-${record.id}.json`">Save as JSON</a>
           <a-button v-if="!removed" @click="remove">Take out of the book</a-button>
         </div>
@@ -264,6 +322,19 @@ a {
 .figures :deep(td + td) {
   font-weight: 600;
 }
+h1 .ant-btn {
+  font-size: 14px;
+}
+.naming {
+  display: flex;
+  align-items: flex-end;
+  gap: 8px;
+  margin-bottom: 4px;
+}
+.naming .ant-form-item {
+  flex: 1;
+  min-width: 0;
+}
 h2 {
   margin: 18px 0 8px;
 }
@@ -288,6 +359,9 @@ h2 {
   }
   .head {
     flex-direction: column;
+  }
+  .tools {
+    flex-wrap: wrap;
   }
   .cook {
     padding: 14px 16px;

@@ -15,12 +15,14 @@ import { wholeSettings } from '#core/request/setup'
 import { lighting } from '#core/session/call'
 import type { Caution } from '#core/safety/cautions'
 import type { CallLine } from '#core/words/callSheet'
+import { missedTarget } from '#core/words/caveats'
 import { phaseName } from '#core/words/phases'
 import { api } from '../../api/client'
 import { useDraft } from '../../stores/draft'
 import type { PlanResult } from '../../stores/plan'
 import { usePass } from '../../stores/pass'
 import { useUnits } from '../../stores/units'
+import { tell } from '../../ui/tell'
 import { saveFile } from '../../ui/saveFile'
 import { openFile } from '../../ui/openFile'
 import { methodPath } from './methodPath'
@@ -92,8 +94,13 @@ const fileName = computed(() => `${draft.cut.id}-${kind.value.replace(/ /g, '-')
 function toThePass(): void {
   if (!props.of) return
   const wrong = pass.putBeef(props.of.request, props.of.plan)
-  if (wrong) out.value = wrong
-  else void router.push('/pass')
+  if (wrong) {
+    out.value = wrong
+    return
+  }
+  const missed = missedTarget(props.of.plan, units.system)
+  if (missed !== null) tell(`On the pass; ${missed}`)
+  void router.push('/pass')
 }
 function print(): void {
   window.print()

@@ -18,8 +18,8 @@ import { callSheet } from '#core/words/callSheet'
 import { caveats } from '#core/words/caveats'
 import { useCook } from '../../stores/cook'
 import { useDraft } from '../../stores/draft'
-import { useGuests } from '../../stores/guests'
 import { useKit } from '../../stores/kit'
+import { useDinner } from '../../stores/dinner'
 import { usePass } from '../../stores/pass'
 import { usePlan } from '../../stores/plan'
 import { useTable } from '../../stores/table'
@@ -46,11 +46,11 @@ const props = defineProps<{ method: string }>()
 const draft = useDraft()
 const plan = usePlan()
 const cook = useCook()
-const guests = useGuests()
 const onProbe = useOnProbe()
 const units = useUnits()
 const kit = useKit()
 const pass = usePass()
+const dinner = useDinner()
 const table = useTable()
 const router = useRouter()
 
@@ -165,7 +165,7 @@ function light(): void {
           :loss="plan.shown.plan.loss"
           :peak-c="plan.shown.plan.peak.core"
           :section="sectionOf(plan.shown.plan, plan.shown.request.piece, plan.shown.plan.carve.time)"
-          :guests="Math.max(1, guests.guests.length)"
+          :guests="dinner.diners ?? 1"
         />
         <a-collapse v-model:active-key="unfolded" class="curves" ghost>
           <a-collapse-panel key="curves" header="The curves in full">

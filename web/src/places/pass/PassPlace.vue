@@ -15,10 +15,12 @@ import type { PlanAnswer } from '#core/usecase/plan'
 import { readTicket, writeTicket } from '#core/formats/ticketSchema'
 import { COOKS_LIMITS, DINERS_LIMITS } from '#core/service/ticket'
 import { showDuration, shownText } from '#core/quantity/format'
+import { missedTarget } from '#core/words/caveats'
 import { dangersOf } from '#core/safety/dangers'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
 import { usePass } from '../../stores/pass'
+import { useUnits } from '../../stores/units'
 import ServiceDrawing from '../../line/ServiceDrawing.vue'
 import CountField from '../../ui/CountField.vue'
 import { saveFile } from '../../ui/saveFile'
@@ -34,6 +36,7 @@ const pass = usePass()
 const router = useRouter()
 const draft = useDraft()
 const guests = useGuests()
+const units = useUnits()
 const clock = useNow({ interval: 1000 })
 
 onMounted(() => {
@@ -59,7 +62,10 @@ async function takeFromFire(): Promise<void> {
     if ('refused' in found) said.value = found.refused
     else if (dangersOf(request.target.coreC, draft.table, found.plan, guests.reference).length > 0)
       said.value = 'The plan at the fire is not safe as it stands: say yes to it there, and put it on from there.'
-    else said.value = pass.putBeef(request, found.plan) ?? ''
+    else {
+      const missed = missedTarget(found.plan, units.system)
+      said.value = pass.putBeef(request, found.plan) ?? (missed === null ? '' : `The beef is on; ${missed}`)
+    }
   } catch {
     said.value = 'The plan at the fire could not be worked out. Open the fire and look.'
   }
