@@ -66,6 +66,13 @@ describe('getting it ready, on the ticket', () => {
     expect(steps.reduce((sum, s) => sum + s.seconds, 0)).toBe(60 * 60)
     expect(steps[0].seconds).toBe(20 * 60)
   })
+  it('the knife’s work keeps, and is no part of the time before the fire', () => {
+    const [knife, ...others] = tasks({ knife: true, tie: true })
+    expect(knife.what).toMatch(/sinew.*; .*tie it every/i)
+    expect(knife.hands[0]).toBe(knife.seconds)
+    expect(knife.holds[1]).toBeGreaterThan(3600)
+    expect(others).toEqual(tasks({ knife: false }))
+  })
   it('what is a day ahead is no step of the evening', () => {
     expect(
       tasks({ knife: false, surface: 'aired', salt: 'the day before', oil: 'none' })

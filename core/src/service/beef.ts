@@ -38,31 +38,40 @@ const SAME_EVENING_S = 2 * 3600
 /** The last hand's turns before the fire are one, s. */
 const LAST_S = 10 * 60
 const EACH_TASK_S = 60
+/** At the board with knife and string, each; common practice, no source, s. */
+const KNIFE_S = 4 * 60
+
+const inOne = (tasks: readonly Task[]): string =>
+  tasks.map(({ text }, i) => (i === 0 ? text : text.charAt(0).toLowerCase() + text.slice(1))).join('; ')
+/** Work of the knife keeps for hours; all else is timed by the fire. */
+const anyTime = ({ id }: Task): boolean => id.startsWith('knife') || id === 'tie'
 
 /** What is done to the piece before it goes in, this evening, one after the other up to the fire. */
 export function gettingReady(tasks: readonly Task[]): Step[] {
   const near = tasks.filter(t => t.before > 0 && t.before <= SAME_EVENING_S).sort((a, b) => b.before - a.before)
-  const last = near.filter(t => t.before <= LAST_S)
+  const [knife, timed] = [near.filter(anyTime), near.filter(t => !anyTime(t))]
+  const last = timed.filter(t => t.before <= LAST_S)
+  const earlier = timed.filter(t => t.before > LAST_S)
   const lastS = last.at(0)?.before ?? 0
-  const earlier = near.filter(t => t.before > LAST_S)
-  const stands = (hold: boolean): Step['holds'] => (hold ? [5 * 60, 20 * 60] : [0, 0])
+  const step = (what: string, seconds: number, handsS: number, holds: Step['holds']): Step => ({
+    what,
+    tool: null,
+    seconds,
+    hands: [Math.min(handsS, seconds), 0],
+    holds
+  })
+  const AT_THE_FIRE = [5 * 60, 20 * 60] as const
   return [
-    ...earlier.map((task, i): Step => {
-      const seconds = task.before - (earlier.at(i + 1)?.before ?? lastS)
-      const hands = [Math.min(EACH_TASK_S, seconds), 0] as const
-      return { what: task.text, tool: null, seconds, hands, holds: stands(last.length === 0 && i === earlier.length - 1) }
-    }),
-    ...(last.length === 0
-      ? []
-      : [
-          {
-            what: last.map((t, i) => (i === 0 ? t.text : t.text.charAt(0).toLowerCase() + t.text.slice(1))).join('; '),
-            tool: null,
-            seconds: lastS,
-            hands: [lastS, 0] as const,
-            holds: stands(true)
-          }
-        ])
+    ...(knife.length === 0 ? [] : [step(inOne(knife), knife.length * KNIFE_S, Infinity, [2 * 3600, 6 * 3600])]),
+    ...earlier.map((task, i) =>
+      step(
+        task.text,
+        task.before - (earlier.at(i + 1)?.before ?? lastS),
+        EACH_TASK_S,
+        i === earlier.length - 1 && last.length === 0 ? AT_THE_FIRE : [0, 0]
+      )
+    ),
+    ...(last.length === 0 ? [] : [step(inOne(last), lastS, Infinity, AT_THE_FIRE)])
   ]
 }
 

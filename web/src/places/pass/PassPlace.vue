@@ -286,6 +286,9 @@ async function open(file: File): Promise<void> {
   margin-top: 8px;
 }
 .more a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 32px;
   text-decoration: underline;
   text-underline-offset: 3px;
 }
