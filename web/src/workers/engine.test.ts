@@ -122,7 +122,7 @@ function someSettings(kind: MethodKind, from: <T>(list: readonly T[]) => T, betw
   return set
 }
 
-describe('twenty requests at random', () => {
+describe('forty requests at random', () => {
   const requests = someRequests(16)
 
   it('are answered alike, and refused alike', () => {
@@ -130,8 +130,8 @@ describe('twenty requests at random', () => {
     for (const [i, [door, page]] of answers.entries()) expect(door, JSON.stringify(requests[i].method)).toMatchObject(page)
     // Some of both, or it says little.
     const feasible = answers.filter(([door]) => door.feasible).length
-    expect(feasible).toBeGreaterThan(6)
-    expect(feasible).toBeLessThan(20)
+    expect(feasible).toBeGreaterThan(12)
+    expect(feasible).toBeLessThan(40)
   })
 
   it('asked again from a warm start the page says the same to what is solved to, a tenth of a degree at its peak', () => {

@@ -1,0 +1,46 @@
+// @vitest-environment happy-dom
+/** The bench mounted: the piece measured, held against its weight, and how many of it there are. */
+import { flushPromises, type VueWrapper } from '@vue/test-utils'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { mounted } from '../../mounted/mount.fixture'
+import { button, emptyBrowser, field, type } from '../../mounted/page.fixture'
+import { useDraft } from '../../stores/draft'
+import { useUnits } from '../../stores/units'
+import BenchPlace from './BenchPlace.vue'
+
+vi.mock('comlink', () => import('../../mounted/comlink.fixture'))
+beforeEach(emptyBrowser)
+const opened = (): Promise<VueWrapper> => mounted(BenchPlace, {}, '/bench')
+
+describe('the bench', () => {
+  it('sizes that do not fit the weight are told with the likeliest slip, and mended at a touch', async () => {
+    const page = await opened()
+    await type(field(page, 'Weight of one'), '1400')
+    expect(page.text()).toContain('Likeliest culprit')
+    button(page, 'Make the').click()
+    await flushPromises()
+    expect(page.text()).toContain('sizes and weight fit')
+    expect(useDraft().contradiction).toBeNull()
+  })
+
+  it('more pieces than the pan takes are counted in batches beside it', async () => {
+    const page = await opened()
+    expect(page.text()).toMatch(/\d+ % of its floor/)
+    await type(field(page, 'How many'), '12')
+    expect(useDraft().request.piece.count).toBe(12)
+    expect(page.text()).toMatch(/\d at a time, \d batches: \d+ % of its floor/)
+    await type(field(page, 'How many'), '400')
+    expect(page.text()).toContain('A whole number from 1 to 40.')
+    expect(useDraft().request.piece.count).toBe(12)
+  })
+
+  it('in the other units every figure is the other’s, and the piece is the same', async () => {
+    const page = await opened()
+    const before = useDraft().request.piece
+    useUnits().toggle()
+    await flushPromises()
+    expect(field(page, 'Thickness').value).toMatch(/^1 ?½|1\.5|1 1\/2/)
+    expect(useDraft().request.piece).toEqual(before)
+    expect(page.text()).not.toMatch(/\d ?mm\b/)
+  })
+})

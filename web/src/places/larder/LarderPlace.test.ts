@@ -1,0 +1,68 @@
+// @vitest-environment happy-dom
+/** The larder mounted: what is written on a packet is checked by the server's own schema, kept, used up and put back. */
+import { flushPromises, type VueWrapper } from '@vue/test-utils'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { mounted } from '../../mounted/mount.fixture'
+import { button, emptyBrowser, field, pick, type } from '../../mounted/page.fixture'
+import { useDraft } from '../../stores/draft'
+import { useLarder } from '../../stores/larder'
+import LarderPlace from './LarderPlace.vue'
+
+vi.mock('comlink', () => import('../../mounted/comlink.fixture'))
+beforeEach(emptyBrowser)
+
+const opened = (): Promise<VueWrapper> => mounted(LarderPlace, {}, '/larder')
+async function click(page: VueWrapper, says: string): Promise<void> {
+  button(page, says).click()
+  await flushPromises()
+}
+/** A form is sent by its own button or by the Enter key. */
+async function send(page: VueWrapper): Promise<void> {
+  await page.find('form').trigger('submit')
+  await flushPromises()
+}
+
+describe('the larder', () => {
+  it('empty says what belongs in it', async () => {
+    expect((await opened()).text()).toContain('Nothing here yet')
+  })
+
+  it('a packet whose label reads like a cut is offered as that, and goes to the bench as so many pieces of so much', async () => {
+    const page = await opened()
+    await click(page, 'A new packet')
+    await type(field(page, 'What is written on it'), 'BNLS STRPLN STK')
+    expect(page.text()).toContain('That reads like strip steak')
+    await click(page, 'It is')
+    await type(field(page, 'Pieces'), '3')
+    await type(field(page, 'Weight of all'), '960')
+    await send(page)
+    expect(useLarder().packets).toMatchObject([{ cutId: 'strip', pieces: 3, weightG: 960, place: 'fridge' }])
+    await click(page, 'To the bench')
+    expect(useDraft().request.piece).toMatchObject({ cutId: 'strip', count: 3, weightG: 320 })
+    expect(useLarder().packets).toHaveLength(0)
+  })
+
+  it('what cannot be read keeps the packet out, and its reason stands at the field', async () => {
+    const page = await opened()
+    await click(page, 'A new packet')
+    await type(field(page, 'Weight of all'), 'a lot')
+    expect(button(page, 'Put it in').disabled).toBe(true)
+    await send(page)
+    expect(useLarder().packets).toHaveLength(0)
+    await type(field(page, 'Weight of all'), '1 kg')
+    await send(page)
+    expect(useLarder().packets).toMatchObject([{ weightG: 1000 }])
+  })
+
+  it('used up it is gone, and put back it is as it was', async () => {
+    const page = await opened()
+    await click(page, 'A new packet')
+    await pick(field(page, 'Cut'), 'Bavette')
+    await send(page)
+    const before = useLarder().packets
+    await click(page, 'Used up')
+    expect(useLarder().packets).toHaveLength(0)
+    await click(page, 'Put it back')
+    expect(useLarder().packets).toEqual(before)
+  })
+})
