@@ -3,7 +3,7 @@
  */
 import * as yup from 'yup'
 import { CRUSTS, VERDICTS, type Outcome, type PlannedFigures } from '#core/book/record'
-import { EVENT_KINDS, READING_LIMITS, type CookEvent } from '#core/session/events'
+import { DELAY_LIMITS_S, EVENT_KINDS, READING_LIMITS, type CookEvent } from '#core/session/events'
 import { fromEarlier } from '#core/request/earlier'
 import type { InService } from '#core/session/inService'
 import type { PlanRequest } from '#core/request/request'
@@ -71,6 +71,11 @@ const eventShape = yup
       is: 'reading',
       then: () => readingSchema,
       otherwise: s => s.test('none', 'Only a reading has one.', v => v === undefined)
+    }),
+    seconds: yup.number().when('kind', {
+      is: 'delayed',
+      then: () => figure.min(DELAY_LIMITS_S[0], 'A minute at least.').max(DELAY_LIMITS_S[1], 'Three hours at most.'),
+      otherwise: s => s.test('none', 'Only a delay has them.', v => v === undefined)
     }),
     undoes: yup
       .string()

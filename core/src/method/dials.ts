@@ -76,7 +76,7 @@ const choice = (options: Readonly<Record<string, string>>): DialShape => ({
 const yes: DialShape = { kind: 'yes' }
 const row = (label: string, file: string, shape: DialShape, says: string): Row => ({ ...shape, label, file, says })
 
-const REST_LIMITS_S = [0, 12 * 3600] as const
+export const REST_LIMITS_S = [0, 12 * 3600] as const
 const DAY_S = 24 * 3600
 const POT_AT_MOST_S = 8 * 3600
 

@@ -34,7 +34,13 @@ describe('any order of doings', () => {
           for (const [pick, seconds] of doings) {
             const what = allowed(events, pick)
             if (what === null) break
-            events.push({ id: `event-${events.length}`, at: now, entered: now, kind: what } as CookEvent)
+            events.push({
+              id: `event-${events.length}`,
+              at: now,
+              entered: now,
+              kind: what,
+              ...(what === 'delayed' ? { seconds: 600 } : {})
+            } as CookEvent)
             now += 1000 * seconds
           }
           const progress = progressOf(events)

@@ -11,6 +11,8 @@ export type CookEvent = {
 } & (
   | { readonly kind: 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'lifted' | 'returned' | 'pulled' | 'carved' }
   | { readonly kind: 'reading'; readonly coreC: number }
+  /** The table is later than it was to be: what is not in yet goes in so much later, what is in rests so much longer. */
+  | { readonly kind: 'delayed'; readonly seconds: number }
   | { readonly kind: 'undone'; readonly undoes: string }
 )
 
@@ -26,8 +28,12 @@ export const EVENT_KINDS: readonly EventKind[] = [
   'pulled',
   'carved',
   'reading',
+  'delayed',
   'undone'
 ]
+
+/** s that a table may be late by. */
+export const DELAY_LIMITS_S = [60, 3 * 3600] as const
 
 /** What a thermometer in meat can show, °C. */
 export const READING_LIMITS = [-5, 110] as const

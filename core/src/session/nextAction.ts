@@ -33,7 +33,7 @@ export function nextAction(
     case 'heating': {
       const [began, ring] = progress.lits
       const laid = (hotAt: number): NextAction | null =>
-        notBefore === 'waiting' ? null : { does: 'laid', due: Math.max(hotAt, notBefore ?? 0) }
+        notBefore === 'waiting' ? null : { does: 'laid', due: Math.max(hotAt, notBefore ?? 0) + progress.later.in * 1000 }
       if (!ringFollows(preheats, forecast.marks)) return laid(began + preheats.first * 1000)
       return progress.lits.length < 2
         ? { does: 'lit', due: began + (preheats.first - preheats.pan) * 1000 }

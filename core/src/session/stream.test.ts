@@ -128,3 +128,46 @@ describe('a cook left by itself', () => {
     expect(standsLeft(on, hours(15), null)).toMatchObject({ hours: 15 })
   })
 })
+
+describe('a table that is late', () => {
+  const { method, setup, plan, request } = planned(asked('pan sear', {}, { thicknessMm: 30, weightG: 360 }))
+  const late = (s: number, seconds: number): CookEvent => ({
+    id: `late-${s}`,
+    kind: 'delayed',
+    seconds,
+    at: T0 + s * 1000,
+    entered: T0 + s * 1000
+  })
+
+  it('puts off what is not in yet, and what is in rests longer', () => {
+    expect(progressOf([said('lit', 0), late(10, 600)]).later).toEqual({ in: 600, rest: 0 })
+    expect(progressOf([said('lit', 0), late(10, 600), said('laid', 200), late(300, 300)]).later).toEqual({ in: 600, rest: 300 })
+    expect(progressOf([late(10, 600), { id: 'u', kind: 'undone', undoes: 'late-10', at: T0, entered: T0 }]).later).toEqual({
+      in: 0,
+      rest: 0
+    })
+  })
+  it('changes nothing of where it stands, and what is called next is called so much later', () => {
+    const forecast = planUnderWay(method, setup, request.target.coreC, { past: [], off: false, again: false }, plan.free)
+    const preheats = preheatsOf(request, forecast.marks)
+    const before = progressOf([said('lit', 0)])
+    const after = progressOf([said('lit', 0), late(10, 600)])
+    expect(after.state).toBe(before.state)
+    expect(nextAction(after, forecast, preheats)!.due! - nextAction(before, forecast, preheats)!.due!).toBe(600_000)
+  })
+  it('cools a steak by a few degrees in a quarter of an hour, never warms it, and leaves its pull alone', () => {
+    const resting = (seconds: number) =>
+      planUnderWay(
+        method,
+        { ...setup, settings: { ...setup.settings, rest: { kind: 'clock', seconds } } },
+        request.target.coreC,
+        { past: [], off: false, again: false },
+        plan.free
+      )
+    const [soon, later, latest] = [300, 1200, 2400].map(resting)
+    expect(Math.abs(later.pull.time - soon.pull.time)).toBeLessThan(3)
+    expect(later.carve.core).toBeLessThan(soon.carve.core - 2)
+    expect(latest.carve.core).toBeLessThan(later.carve.core)
+    expect(latest.carve.core).toBeGreaterThan(request.room.temperatureC)
+  })
+})

@@ -32,6 +32,7 @@ interface EventRow {
   entered: number
   core_c: number | null
   undoes: string | null
+  seconds: number | null
 }
 
 export class CookRepository {
@@ -77,7 +78,8 @@ export class CookRepository {
           at: event.at,
           entered: event.entered,
           core_c: event.kind === 'reading' ? event.coreC : null,
-          undoes: event.kind === 'undone' ? event.undoes : null
+          undoes: event.kind === 'undone' ? event.undoes : null,
+          seconds: event.kind === 'delayed' ? event.seconds : null
         })
       }
       return load(trx, cookId)
@@ -172,6 +174,7 @@ function serviceOf({ service_id: id, after_cook: cookId, after_s: seconds, calle
 function eventOf(row: EventRow): CookEvent {
   const { id, at, entered } = row
   if (row.kind === 'reading') return { id, at, entered, kind: 'reading', coreC: row.core_c ?? NaN }
+  if (row.kind === 'delayed') return { id, at, entered, kind: 'delayed', seconds: row.seconds ?? 0 }
   if (row.kind === 'undone') return { id, at, entered, kind: 'undone', undoes: row.undoes ?? '' }
   return { id, at, entered, kind: row.kind } as CookEvent
 }

@@ -4,9 +4,11 @@
  */
 import { computed, onScopeDispose, shallowRef, watch, type Ref } from 'vue'
 import type { CookRecord } from '#core/book/record'
+import { REST_LIMITS_S } from '#core/method/dials'
 import { secondsOf } from '#core/method/timeline'
 import { nextAction } from '#core/session/nextAction'
 import { happenedUntil, progressOf } from '#core/session/progress'
+import type { PlanRequest } from '#core/request/request'
 import { preheatsOf } from '#core/session/warmUp'
 import type { Forecast, ForecastQuestion } from '#core/usecase/forecast'
 import type { Refused } from '#core/usecase/plan'
@@ -17,13 +19,15 @@ interface CookAt {
   readonly now: number
 }
 
-function asked({ cook: { request, planned, events }, now }: CookAt): ForecastQuestion {
-  const { laidAt, readings } = progressOf(events)
+/** @param longerS how much longer than that it would rest, to see what comes of it */
+export function asked({ cook: { request, planned, events }, now }: CookAt, longerS = 0): ForecastQuestion {
+  const { laidAt, readings, later } = progressOf(events)
+  const restLonger = later.rest + longerS
   const happened = happenedUntil(events, now)
   const lastAt = laidAt === null ? null : (readings.at(-1)?.time ?? null)
   const restingS = happened.off && laidAt !== null ? Math.max(0, (now - laidAt) / 1000 - secondsOf(happened.past)) : 0
   return {
-    request,
+    request: restLonger > 0 ? restingFor(request, planned.carveS - planned.pullS + restLonger) : request,
     freeS: planned.freeS,
     happened,
     readings: readings.map(r => ({ time: r.time, celsius: r.coreC })),
@@ -35,6 +39,14 @@ function asked({ cook: { request, planned, events }, now }: CookAt): ForecastQue
     restingS
   }
 }
+
+const restingFor = (request: PlanRequest, seconds: number): PlanRequest => ({
+  ...request,
+  method: {
+    ...request.method,
+    settings: { ...request.method.settings, rest: { kind: 'clock', seconds: Math.min(REST_LIMITS_S[1], seconds) } }
+  }
+})
 
 const OVERDUE_EVERY_MS = 8000
 

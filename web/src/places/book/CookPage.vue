@@ -196,7 +196,12 @@ const log = computed(() => {
     return {
       id: e.id,
       when: laidAt === null ? dayjs(e.at).format('HH:mm:ss') : t < 0 ? `−${showClock(-t)}` : showClock(t),
-      what: e.kind === 'reading' ? `Read ${shownText(showTemperature(e.coreC, units.system, 1))}` : (where(e) ?? WORDS[e.kind] ?? e.kind),
+      what:
+        e.kind === 'delayed'
+          ? `The table is ${shownText(showDuration(e.seconds))} later`
+          : e.kind === 'reading'
+            ? `Read ${shownText(showTemperature(e.coreC, units.system, 1))}`
+            : (where(e) ?? WORDS[e.kind] ?? e.kind),
       late: entered > 3 ? `written down ${showClock(entered)} later` : ''
     }
   })

@@ -359,3 +359,30 @@ describe('left and found again', () => {
     expect(headline(page)).toMatch(/carved$/)
   })
 })
+
+describe('guests who are late', () => {
+  it('are told what it costs before it is done: rested longer it is cooler, and undone it is as it was', async () => {
+    const page = await lit()
+    await press(' ')
+    await wait(200)
+    await press(' ')
+    await reckoned(page)
+    const carveAt = (): number => useStove().forecasts.get(useCook().cook!.id)!.forecast.value!.carve.time
+    const before = carveAt()
+    await press('g')
+    button(page, '20 min late').click()
+    await vi.waitFor(() => expect(page.find('.late li').exists()).toBe(true), { timeout: 20_000 })
+    expect(page.find('.late').text()).toMatch(
+      /comes off as planned and rests 20\smin longer: \d+.°C in the middle when it is cut, \d+.°C cooler/
+    )
+    expect(events().at(-1)).toBe('laid')
+    button(page, 'Do that').click()
+    await flushPromises()
+    expect(useCook().cook!.events.at(-1)).toMatchObject({ kind: 'delayed', seconds: 1200 })
+    await reckoned(page)
+    expect(carveAt() - before).toBeCloseTo(1200, -1)
+    await press('u')
+    await reckoned(page)
+    expect(carveAt()).toBeCloseTo(before, 0)
+  })
+})

@@ -16,6 +16,7 @@ import OutcomeForm from '../book/OutcomeForm.vue'
 import ReadingEntry from './ReadingEntry.vue'
 import StoveCall, { LATE_S } from './StoveCall.vue'
 import StoveDish from './StoveDish.vue'
+import StoveLate from './StoveLate.vue'
 import StoveLeft from './StoveLeft.vue'
 import StoveSide from './StoveSide.vue'
 import StoveTiles from './StoveTiles.vue'
@@ -105,7 +106,9 @@ function act(at?: number): void {
 /** Where no forecast can be made the buttons still say what is done, in no more words than their own. */
 const plain = computed(() =>
   trouble.value && !action.value
-    ? ALLOWED[state.value].flatMap(kind => (kind !== 'reading' && kind !== 'undone' ? [{ kind, words: PLAINLY[kind] }] : []))
+    ? ALLOWED[state.value].flatMap(kind =>
+        kind !== 'reading' && kind !== 'undone' && kind !== 'delayed' ? [{ kind, words: PLAINLY[kind] }] : []
+      )
     : []
 )
 const PLAINLY = {
@@ -138,6 +141,7 @@ const moments = computed(() => {
   return due != null && due < now.value - 2000 ? [{ label: `on time, ${showClock((now.value - due) / 1000)} ago`, at: due }, ...ago] : ago
 })
 
+const guestsLate = ref(false)
 const reading = ref(false)
 const entry = useTemplateRef<{ focus(): void }>('entry')
 function openReading(): void {
@@ -179,11 +183,12 @@ useSingleKeys({
   l: lift,
   e: () => (earlier.value = !earlier.value),
   u: undo,
+  g: () => (guestsLate.value = !guestsLate.value),
   m: () => caller.toggle()
 })
 onKeyStroke('Escape', () => {
   reading.value = false
-  earlier.value = false
+  earlier.value = guestsLate.value = false
 })
 function lift(): void {
   if (state.value === 'on the heat') say({ kind: 'lifted' })
@@ -240,6 +245,7 @@ function finish(): void {
               <span v-if="undone" role="status">{{ undone }}</span>
             </p>
             <reading-entry v-if="reading" ref="entry" @read="read" @close="reading = false" />
+            <stove-late v-if="guestsLate" @close="guestsLate = false" />
             <div v-if="earlier" class="earlier" role="group" aria-label="When it was done">
               <a-button v-for="m in moments" :key="m.label" @click="act(m.at)">{{ call?.done }}, {{ m.label }}</a-button>
             </div>
@@ -260,6 +266,7 @@ function finish(): void {
             </div>
             <div class="actions tools">
               <a-button :aria-expanded="earlier" @click="earlier = !earlier">I’m late<kbd>E</kbd></a-button>
+              <a-button :aria-expanded="guestsLate" @click="guestsLate = !guestsLate">Guests are late<kbd>G</kbd></a-button>
               <a-button :disabled="!cook.canUndo" @click="undo">Undo<kbd>U</kbd></a-button>
               <a-button :aria-pressed="caller.muted" @click="caller.toggle()">
                 {{ caller.muted ? 'Sound is off' : 'Sound is on' }}<kbd>M</kbd>
@@ -421,11 +428,11 @@ kbd {
     gap: 8px;
   }
   .tools {
-    grid-template-columns: repeat(3, 1fr);
+    grid-template-columns: repeat(4, 1fr);
   }
   .tools .ant-btn {
-    padding: 4px 6px 12px;
-    font-size: 16px;
+    padding: 4px 4px 10px;
+    font-size: 15px;
   }
   .ant-btn {
     min-height: 62px;

@@ -9,5 +9,6 @@ export const SPOKEN: Record<string, string> = {
   returned: 'back in',
   pulled: 'off the heat',
   carved: 'carved',
-  reading: 'reading'
+  reading: 'reading',
+  delayed: 'the guests are late'
 }
