@@ -13,6 +13,9 @@ import { pick } from '../e2e/controls'
 const FOLDER = resolve(import.meta.dirname, '../docs/screenshots')
 const FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync']
 
+/** Names of pictures; all where none is given. */
+const only = process.argv.slice(2)
+
 const app = await App.start(true)
 const browser = await chromium.launch({ executablePath: process.env['MACELLAIO_CHROMIUM'] ?? '/usr/bin/chromium', args: FLAGS })
 
@@ -22,6 +25,7 @@ async function view(
   prepare: (page: Page) => Promise<void> = () => Promise.resolve(),
   size = { width: 1280, height: 800 }
 ): Promise<void> {
+  if (only.length > 0 && !only.includes(name)) return
   const page = await browser.newPage({ viewport: size, locale: 'en-GB' })
   await page.clock.install({ time: new Date('2026-11-25T19:10:00') })
   await page.goto(`${app.url}${path}`)
@@ -106,6 +110,32 @@ async function jointAtTheStove(page: Page): Promise<void> {
   await settle(page)
 }
 
+/** Three donenesses from one pan, two of them in, and the potatoes called from the pass. */
+async function severalAtTheStove(page: Page): Promise<void> {
+  const named = [
+    { id: 'guest-one', name: 'Ines', targetC: 50 },
+    { id: 'guest-two', name: 'Otto', targetC: 54 },
+    { id: 'guest-three', name: 'Per', targetC: 54 },
+    { id: 'guest-four', name: 'Quin', targetC: 59 }
+  ]
+  const piece: Piece = { ...FIRST_REQUEST.piece, count: 4, thicknessMm: 26, weightG: 210, lengthMm: 120, widthMm: 75 }
+  const request = { ...FIRST_REQUEST, piece, guests: { ...FIRST_REQUEST.guests, named } }
+  await page.evaluate(draft => localStorage.setItem('macellaio.draft', draft), JSON.stringify(request))
+  await page.goto(`${app.url}/pass`)
+  await settle(page)
+  await page.getByRole('checkbox').first().check()
+  await page.goto(`${app.url}/fire/plan/pan-sear`)
+  await worked(page)
+  await settle(page)
+  await page.getByRole('button', { name: 'Light the stove' }).click()
+  for (const seconds of [1, 214, 60, 20]) {
+    await settle(page)
+    await page.keyboard.press('Space')
+    await page.clock.fastForward(1000 * seconds)
+  }
+  await settle(page)
+}
+
 // Before anything is cooked: the Book as the demo has it.
 await view('book', '/book')
 await view('cook', '/book/demo-flat-iron')
@@ -131,6 +161,7 @@ const worked = (page: Page): Promise<void> => page.locator('.slate ul.sheet[aria
 await view('plan-oven', '/fire/plan/sear-then-oven', worked)
 await view('stove-joint', '/fire/plan/roast', jointAtTheStove)
 await view('pass', '/fire/plan/roast', jointOnThePass)
+await view('stove-several', '/fire/plan/pan-sear', severalAtTheStove)
 await view('pot', '/fire/plan/pot', async page => {
   await worked(page)
   await page.locator('section.pot').scrollIntoViewIfNeeded()
