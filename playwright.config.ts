@@ -15,7 +15,8 @@ export default defineConfig({
   outputDir: 'test-results',
   globalSetup: './e2e/setup.ts',
   fullyParallel: false,
-  workers: 1,
+  // A browser waits more than it works: two do no harm to each other, each file with a server of its own.
+  workers: 2,
   timeout: 90_000,
   expect: { timeout: 15_000 },
   use: {

@@ -123,7 +123,7 @@ function someSettings(kind: MethodKind, from: <T>(list: readonly T[]) => T, betw
 }
 
 describe('forty requests at random', () => {
-  const requests = someRequests(16)
+  const requests = someRequests(40)
 
   it('are answered alike, and refused alike', () => {
     const answers = requests.map(request => [throughTheDoor(writePlanCase(request)), figuresOf(ask(request))] as const)

@@ -360,7 +360,7 @@ h2 {
 }
 @media (max-width: 900px) {
   .parts {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
   .head {
     flex-direction: column;
