@@ -123,10 +123,12 @@ export const useCook = defineStore('cook', () => {
   /**
    * @param at when it happened, epoch ms; never before what is already written down
    * @param ids of whom; what is said of several in one breath is taken back in one
+   * @returns by which it can be taken back
    */
-  function say(said: Said, at: number = Date.now(), ids: readonly string[] = cook.value ? [cook.value.id] : []): void {
+  function say(said: Said, at: number = Date.now(), ids: readonly string[] = cook.value ? [cook.value.id] : []): number {
     const entered = Date.now()
     for (const of of cooks.value.filter(c => ids.includes(c.id))) sayOf(of, said, at, entered)
+    return entered
   }
   function sayOf(of: CookRecord, said: Said, at: number, entered: number): void {
     if (said.kind !== 'undone' && !ALLOWED[progressOf(of.events).state].includes(said.kind)) return
@@ -134,6 +136,12 @@ export const useCook = defineStore('cook', () => {
     const event: CookEvent = { id: nanoid(12), at: Math.max(at, said.kind === 'undone' ? 0 : earliest), entered, ...said }
     put({ ...of, events: [...of.events, event] })
     post({ kind: 'events', cookId: of.id, events: [event] })
+  }
+
+  /** Takes back just what was said then, whatever was said since. */
+  function takeBack(entered: number): void {
+    for (const { id, events } of cooks.value)
+      for (const e of standing(events)) if (e.entered === entered) say({ kind: 'undone', undoes: e.id }, Date.now(), [id])
   }
 
   /** Takes back what was last said of the one shown, and what was said of others in the same breath. */
@@ -195,6 +203,7 @@ export const useCook = defineStore('cook', () => {
     begin,
     show,
     say,
+    takeBack,
     undo,
     judge,
     rename,

@@ -8,6 +8,7 @@ import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { asked, planned } from '#core/plan/planned.fixture'
 import { by } from '#core/request/request'
 import { setupOf, settingsOf } from '#core/request/setup'
+import { standing } from '#core/session/events'
 import { useCook } from './cook'
 import { READY_KITS } from '#core/kit/kit'
 import { useDraft } from './draft'
@@ -122,6 +123,34 @@ describe('a cook under way', () => {
     expect(cook.undo()).toBeNull()
     expect(cook.progress?.state).toBe('ready')
     expect(cook.cook?.events).toHaveLength(4)
+  })
+
+  it('what is taken back by name leaves alone what was said since, of every cook it was said of', () => {
+    const cook = useCook()
+    const one = cook.begin('One', RESULT, null)
+    const two = cook.begin('Two', RESULT, null)
+    vi.setSystemTime(10_000)
+    cook.say({ kind: 'lit' }, 10_000, [one, two])
+    vi.setSystemTime(20_000)
+    const late = cook.say({ kind: 'delayed', seconds: 600 }, 20_000, [one, two])
+    vi.setSystemTime(30_000)
+    cook.say({ kind: 'laid' }, 30_000, [one])
+    cook.takeBack(late)
+    const stands = (id: string): string[] => standing(cook.cooks.find(c => c.id === id)!.events).map(e => e.kind)
+    expect(stands(one)).toEqual(['lit', 'laid'])
+    expect(stands(two)).toEqual(['lit'])
+  })
+
+  it('thrown away it is off the stove and out of the book, and put back it is in both', async () => {
+    const cook = useCook()
+    const id = cook.begin('Strip', RESULT, null)
+    cook.say({ kind: 'lit' })
+    const back = cook.throwAway(id)
+    expect(cook.cooks).toHaveLength(0)
+    back()
+    await settle()
+    expect(cook.cook?.events).toHaveLength(1)
+    expect(sent.slice(-2).map(s => `${s.method} ${s.path}`)).toEqual([`DELETE /api/cooks/${id}`, `POST /api/cooks/${id}/restored`])
   })
 
   it('only the last verdict is sent, and put away the cook is still at hand', async () => {

@@ -69,14 +69,14 @@ async function wayFor(of: CookRecord, longer: number): Promise<Way> {
 
 function take(): void {
   const before = pass.ticket.serveAt
-  cook.say(
+  const said = cook.say(
     { kind: 'delayed', seconds: seconds.value },
     Date.now(),
     open.value.map(c => c.id)
   )
   pass.change({ serveAt: dayjs(before).add(seconds.value, 'second').format(MOMENT) })
   tell(`The table is ${long(seconds.value)} later, for everything that is on.`, () => {
-    cook.undo()
+    cook.takeBack(said)
     pass.change({ serveAt: before })
   })
   emit('close')

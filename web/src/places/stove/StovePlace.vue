@@ -126,8 +126,9 @@ const PLAINLY = {
 const EARLY_S = 5 * 60
 function pull(): void {
   const before = forecast.value && state.value === 'on the heat' ? forecast.value.pull.time - elapsed.value : 0
-  say({ kind: 'pulled' })
-  if (before > EARLY_S) tell(`Taken off ${shownText(showDuration(before))} before its time.`, undo)
+  earlier.value = false
+  const said = cook.say({ kind: 'pulled' })
+  if (before > EARLY_S) tell(`Taken off ${shownText(showDuration(before))} before its time.`, () => cook.takeBack(said))
 }
 /** Left by itself, and found again. */
 const carriedOn = ref<string | null>(null)
