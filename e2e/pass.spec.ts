@@ -60,7 +60,7 @@ test('a slow oven and oven chips: both are called; taken off, gone, undone, back
   await expect(clash).toBeVisible({ timeout: 20_000 })
 })
 
-test('more guests weigh more; what is ticked and typed stays through a reload and a dead server; a later table is later for all', async ({
+test('more guests weigh more; what is ticked and typed stays through a reload and a dead server; a later table is later for all that is not begun', async ({
   page
 }) => {
   await page.goto(`${app.url}/pass`)
@@ -76,13 +76,17 @@ test('more guests weigh more; what is ticked and typed stays through a reload an
   await expect(own).toBeVisible({ timeout: 20_000 })
   await laidOut(page)
   const before = minutes(await own.locator('time').innerText())
+  const plated = minutes(await calls(page).filter({ hasText: 'Plate up' }).locator('time').innerText())
   await own.getByRole('checkbox').check()
 
   await page.reload()
   await expect(own.getByRole('checkbox')).toBeChecked({ timeout: 20_000 })
   await page.route('**/api/**', route => route.abort())
   await page.getByRole('button', { name: '5 min later' }).click()
-  await expect.poll(async () => minutes(await own.locator('time').innerText())).toBe(before + 5)
+  const later = calls(page).filter({ hasText: 'Plate up' })
+  await expect.poll(async () => minutes(await later.locator('time').innerText())).toBe(plated + 5)
+  // What is on already is left no longer.
+  expect(minutes(await own.locator('time').innerText())).toBe(before)
   await page.getByRole('button', { name: /Units/ }).click()
   await expect(ticket).toContainText('3 lb small potatoes')
 })

@@ -75,6 +75,9 @@ export function callsOf(service: Service, fuel: 'charcoal' | 'gas' = 'charcoal',
   return [...lit, ...ovens, ...steps, ...plate].sort((a, b) => a.at - b.at)
 }
 
+/** By its id, the call with which a step begins. */
+export const onCall = ({ dish, index }: Pick<Placed, 'dish' | 'index'>): string => `${dish.id} ${index} on`
+
 /** Neither tool nor hands: it lies there. */
 const idle = ({ tool, hands }: Step): boolean => tool === null && hands[0] === 0
 

@@ -16,6 +16,7 @@ import type { Dish, Kitchen } from '#core/service/dish'
 import type { Service } from '#core/service/schedule'
 import { callsOf, type PassCall } from '#core/service/calls'
 import { recipeById } from '#core/service/recipes'
+import { asKept, keptThrough, type Kept } from '#core/service/underWay'
 import { dishesOf, kitchenOf, MOST_LINES, type Ticket } from '#core/service/ticket'
 import { Queue } from '../workers/queue'
 import { useCook } from './cook'
@@ -73,6 +74,8 @@ export const usePass = defineStore('pass', () => {
   const ticket = computed<Ticket>({
     get: () => ({ ...written.value, diners: dinner.diners ?? written.value.diners }),
     set: next => {
+      const laterS = dayjs(next.serveAt).diff(dayjs(written.value.serveAt), 'second')
+      if (laterS !== 0 && laidOut.value && done.value.length > 0) keeps.value = keptThrough(keeps.value, laidOut.value, done.value, laterS)
       if (next.diners !== ticket.value.diners) dinner.diners = next.diners
       written.value = next
     }
@@ -89,6 +92,12 @@ export const usePass = defineStore('pass', () => {
     () => [],
     stored => (Array.isArray(stored) ? stored.filter(id => typeof id === 'string') : [])
   )
+  /** What was begun before the table was put off, and stays. */
+  const keeps = kept<Kept>(
+    'macellaio.ticket.keeps',
+    () => ({}),
+    stored => Object.fromEntries(Object.entries(stored as Kept).filter(([, s]) => Number.isFinite(s)))
+  )
   const undoable = shallowRef<Ticket | null>(null)
 
   const dishes = computed(() => dishesOf(ticket.value, kit.kit))
@@ -100,9 +109,11 @@ export const usePass = defineStore('pass', () => {
   const service = computed(() => (laid.value?.key === keyOf() ? laid.value.service : null))
   const stale = computed(() => laid.value?.service ?? null)
 
-  /** What is called out, of the layout that there is: while a newer one is made, of the one before. */
+  const laidOut = computed(() => service.value ?? stale.value)
+  /** The layout that there is, while a newer one is made the one before; with what is under way where it is. */
+  const asItStands = computed(() => (laidOut.value ? asKept(laidOut.value, keeps.value) : null))
   const calls = computed((): PassCall[] => {
-    const of = service.value ?? stale.value
+    const of = asItStands.value
     return of ? callsOf(of, kit.kit.grills.at(0)?.fuel ?? 'charcoal', units.system) : []
   })
   /** Beef that is on the stove is called from there. */
@@ -171,10 +182,13 @@ export const usePass = defineStore('pass', () => {
     if (!at.isBefore(dayjs().subtract(OVER_H, 'hour'))) return
     const today = dayjs().hour(at.hour()).minute(at.minute())
     ticket.value = { ...ticket.value, serveAt: (today.isBefore(dayjs()) ? today.add(1, 'day') : today).format(MOMENT) }
-    done.value = []
+    untick()
     keptId.value = nanoid(12)
   }
-  const untick = (): void => void (done.value = [])
+  function untick(): void {
+    done.value = []
+    keeps.value = {}
+  }
 
   /** The plan as it stands at the fire, put on the ticket; one of the same piece and way is replaced. */
   function putBeef(request: PlanRequest, plan: Plan): string | null {
@@ -203,7 +217,7 @@ export const usePass = defineStore('pass', () => {
     undoable,
     dishes,
     service,
-    stale,
+    asItStands,
     failed,
     serviceId,
     onTheStove,

@@ -8,6 +8,7 @@ import { computed, effectScope, ref, shallowReactive, watch, type EffectScope } 
 import type { CookRecord } from '#core/book/record'
 import { callFor, type Stand } from '#core/session/call'
 import { notBefore } from '#core/session/inService'
+import { progressOf } from '#core/session/progress'
 import { nextOf, togetherWith, type Due } from '#core/session/stream'
 import { IN_THE_PAN } from '#core/session/warmUp'
 import type { PassCall } from '#core/service/calls'
@@ -138,6 +139,14 @@ export const useStove = defineStore('stove', () => {
     )
   )
 
+  /** Those that are cooked at the same fire as it and not lit yet: also such as nothing is forecast of so far. */
+  function atItsFire(of: CookRecord): string[] {
+    const fire = ({ service, request: { method, kit: by } }: CookRecord): string =>
+      [service?.id, method.kind, by.pan.id, by.ring.id].join(' ')
+    const unlit = cook.cooks.filter(c => progressOf(c.events).state === 'ready' && c.service !== null && fire(c) === fire(of))
+    return unlit.map(c => c.id)
+  }
+
   /** To its own page. */
   function look(id: string): void {
     looked.value = id
@@ -148,7 +157,7 @@ export const useStove = defineStore('stove', () => {
     looked.value = held.value = null
   }
 
-  return { now, forecasts, caller, stream, first, together, others, standOf, look, goOn }
+  return { now, forecasts, caller, stream, first, together, others, standOf, atItsFire, look, goOn }
 })
 
 /** The id of the ticket's next call in the stream. */

@@ -72,7 +72,7 @@ async function takeFromFire(): Promise<void> {
   working.value = false
 }
 
-const shown = computed(() => pass.service ?? pass.stale)
+const shown = computed(() => pass.asItStands)
 const stale = computed(() => pass.service === null)
 const calls = computed(() => pass.calls)
 const names = computed(() => new Map(pass.dishes.map(d => [d.id, d.name])))

@@ -32,6 +32,9 @@ const NOTICED_K = 3
 
 /** What may still be moved. */
 const open = computed(() => cook.cooks.filter(c => progressOf(c.events).state !== 'carved'))
+/** Another day's ticket has nothing to do with these guests. */
+const TONIGHT_MS = 6 * 3600_000
+const tonight = computed(() => pass.dishes.length > 0 && (pass.begun || Math.abs(pass.servedAt - stove.now) < TONIGHT_MS))
 interface Way {
   readonly id: string
   readonly of: string
@@ -74,10 +77,10 @@ function take(): void {
     Date.now(),
     open.value.map(c => c.id)
   )
-  pass.change({ serveAt: dayjs(before).add(seconds.value, 'second').format(MOMENT) })
+  if (tonight.value) pass.change({ serveAt: dayjs(before).add(seconds.value, 'second').format(MOMENT) })
   tell(`The table is ${long(seconds.value)} later, for everything that is on.`, () => {
     cook.takeBack(said)
-    pass.change({ serveAt: before })
+    if (tonight.value) pass.change({ serveAt: before })
   })
   emit('close')
 }
@@ -94,7 +97,7 @@ function take(): void {
         <li v-for="w in ways" :key="w.id">
           <b>{{ w.of }}</b> {{ w.says }}
         </li>
-        <li v-if="pass.dishes.length > 0"><b>What is on the pass</b> and not begun is called {{ long(seconds) }} later.</li>
+        <li v-if="tonight"><b>What is on the pass</b> and not begun is called {{ long(seconds) }} later.</li>
       </ul>
       <a-button class="do" :disabled="ways === null" @click="take">Do that</a-button>
       <a-button @click="emit('close')">Leave it as it was</a-button>

@@ -99,7 +99,8 @@ function act(at?: number): void {
     const does = action.value?.does ?? plain.value.at(0)?.kind
     if (!does || !record.value || state.value === 'carved') return
     earlier.value = false
-    cook.say({ kind: does }, at, [record.value.id, ...also.value.map(c => c.id)])
+    const others = does === 'lit' && state.value === 'ready' ? stove.atItsFire(record.value) : also.value.map(c => c.id)
+    cook.say({ kind: does }, at, [record.value.id, ...others])
   }
   stove.goOn()
 }
