@@ -371,9 +371,12 @@ describe('guests who are late', () => {
     const before = carveAt()
     await press('g')
     button(page, '20 min late').click()
-    await vi.waitFor(() => expect(page.find('.late li').exists()).toBe(true), { timeout: 20_000 })
-    expect(page.find('.late').text()).toMatch(
-      /comes off as planned and rests 20\smin longer: \d+.°C in the middle when it is cut, \d+.°C cooler/
+    await vi.waitFor(
+      () =>
+        expect(page.find('.late').text()).toMatch(
+          /comes off as planned and rests 20\smin longer: \d+.°C in the middle when it is cut, \d+.°C cooler/
+        ),
+      { timeout: 20_000 }
     )
     expect(events().at(-1)).toBe('laid')
     button(page, 'Do that').click()
