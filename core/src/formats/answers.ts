@@ -46,7 +46,7 @@ function planned({ request, spread, readings }: PlanCase, found: Planned): objec
     method: found.kind,
     piece: { ...piece, ...(cut ? { faceAreaCm2: round(faceAreaM2(piece, cut) * 1e4, 1) } : {}) },
     target: targetIn(request),
-    ...figures(found, misjudged(method, setup, found.plan.free)),
+    ...figures(found, misjudged(method, setup, found.plan)),
     ...panFigures(request, found.plan),
     ...(spread ? beliefIn(request, found.plan, readings) : {}),
     remarks: [...caveats(request, found.plan, 'metric'), ...contradictionIn(piece)]

@@ -13,11 +13,12 @@ import { lumpOf, type Face, type Faces } from './faces'
 import type { Grid } from './grid'
 import { ThermalCentre } from './thermalCentre'
 import type { Burner, LumpState } from './lump'
-import { at, integral, WATER_HEAT, type Material } from './properties'
+import { at, integral, waterHeat, waterWarmth, type Material } from './properties'
 import type { BoundaryFluxes, End } from './boundaryFluxes'
 import { GAMMA, GridLine } from './gridLine'
 import { held } from './moisture'
 import { Rim } from './rim'
+import { Substances } from './substances'
 import { Surface, type Cover } from './surface'
 import { BOILING_LATENT_HEAT } from './vapour'
 
@@ -63,10 +64,10 @@ export class Body {
   private readonly rimSurface: Surface
   /** m of rim line that a square metre of slab stands for: its thickness over its face. */
   private readonly rimShare: number
-  /** How long the rim is behind, s, and by how much the faces have warmed the mean at the axis meanwhile, K. */
+  /** How long the rim is behind, s. */
   private rimBehind = 0
-  private rimGain = 0
-  /** kg/m³ at the axis when the rim was last stepped. */
+  /** Over the thickness at the axis when the rim had last been stepped: °C, kg/m³. */
+  private meanThen: number
   private meanWater: number
   /** What the last step gave each cell a second, for the middle of the next: K/s, kg/(m³·s), and J/(m³·s) by direction. */
   private readonly warming: Float64Array
@@ -76,6 +77,9 @@ export class Body {
   /** Share of each cell in the volume. */
   private readonly weight: Float64Array
   private readonly volume: number
+  /** kg/m³ of raw water in cells that hold less of it when heated; 0 in the others. */
+  private readonly gripping: Float64Array
+  private readonly substances: Substances
   // Scratch.
   private readonly temperatureBefore: Float64Array
   private readonly waterBefore: Float64Array
@@ -105,7 +109,7 @@ export class Body {
     this.inner = this.newSurface(0)
     this.rim = grid.rim ? new Rim(grid.rim, materials[0], start.boiling, constants, start.temperature) : null
     this.rimSurface = this.newSurface(start.film, sideCover)
-    this.meanWater = 0
+    this.meanThen = start.temperature
     this.rimShare = grid.rim ? axial.edge[axial.cells] / grid.rim.volume.reduce((sum, v) => sum + v, 0) : 0
     this.centre = new ThermalCentre(grid, start.temperature)
     this.warming = scratch()
@@ -119,7 +123,9 @@ export class Body {
     const volume = (cell: number): number => radial.volume[Math.floor(cell / axial.cells)] * axial.volume[cell % axial.cells]
     this.volume = this.sum(() => 1)
     this.weight = Float64Array.from({ length: grid.cells }, (_, cell) => volume(cell) / this.volume)
-    for (let i = 0; i < grid.cells; i++) this.meanWater += this.weight[i] * this.water[i]
+    this.meanWater = this.meanOver(this.water)
+    this.substances = new Substances(materials)
+    this.gripping = Float64Array.from(grid.material, m => (materials[m].tightens ? materials[m].rawWater : 0))
     this.temperatureBefore = scratch()
     this.waterBefore = scratch()
     const end = (): End => ({ surface: this.inner, face: CLOSED, lumpAtFirst: 0, lumpAtSecond: 0 })
@@ -178,10 +184,7 @@ export class Body {
   get enthalpy(): number {
     const { grid, materials, temperature, water } = this
     const over = this.rimShare * (this.rim?.enthalpyOver ?? 0)
-    return (
-      over +
-      this.sum(i => integral(materials[grid.material[i]].solidsHeat, temperature[i]) + water[i] * integral(WATER_HEAT, temperature[i]))
-    )
+    return over + this.sum(i => integral(materials[grid.material[i]].solidsHeat, temperature[i]) + water[i] * waterWarmth(temperature[i]))
   }
 
   /** Water in the cells and on the faces, kg. */
@@ -196,10 +199,15 @@ export class Body {
 
   /** By volume, °C. */
   get mean(): number {
-    const { weight, temperature } = this
+    return this.meanOver(this.temperature) + (this.rim?.over ?? 0)
+  }
+
+  /** By volume, of a figure that each cell has. */
+  private meanOver(cells: Float64Array): number {
+    const { weight } = this
     let sum = 0
-    for (let i = 0; i < weight.length; i++) sum += weight[i] * temperature[i]
-    return sum + (this.rim?.over ?? 0)
+    for (let i = 0; i < weight.length; i++) sum += weight[i] * cells[i]
+    return sum
   }
 
   /** Raw, kg. */
@@ -220,20 +228,24 @@ export class Body {
 
   /** Heated muscle lets go of water faster than it wanders out through it: some finds a way of its own, along seams and cut ends, and drips. */
   private seep(dt: number): void {
-    const { grid, materials, temperature, water, weight, ledger } = this
+    const { temperature, water, weight, ledger, gripping } = this
     const gone = Math.min(1, this.constants.juiceSeep * dt)
     if (gone <= 0) return
+    let dripped = 0
+    let carried = 0
     for (let i = 0; i < water.length; i++) {
-      const { tightens, rawWater } = materials[grid.material[i]]
-      if (!tightens) continue
-      const loose = water[i] - rawWater * held(temperature[i])
+      const raw = gripping[i]
+      if (raw === 0) continue
+      const T = temperature[i]
+      const loose = water[i] - raw * held(T)
       if (loose <= 0) continue
       const left = gone * loose
       water[i] -= left
-      const mass = left * weight[i] * this.volume
-      ledger.dripped += mass
-      ledger.carriedOut += mass * integral(WATER_HEAT, temperature[i])
+      dripped += left * weight[i]
+      carried += left * weight[i] * waterWarmth(T)
     }
+    ledger.dripped += dripped * this.volume
+    ledger.carriedOut += carried * this.volume
   }
 
   private newSurface(film: number, cover: Cover | null = null): Surface {
@@ -264,35 +276,28 @@ export class Body {
 
   /** Nothing is quick at a rim: it goes in steps of its own, several of the slab's at a time. */
   private alongRim(dt: number, rim: Rim, faces: Faces, lumps: readonly LumpState[]): void {
-    const { temperature, temperatureBefore, weight } = this
-    let gain = 0
-    for (let i = 0; i < weight.length; i++) gain += weight[i] * (temperature[i] - temperatureBefore[i])
-    this.rimGain += gain
     this.rimBehind += dt
     if (this.rimBehind < RIM_STEP) return
-    this.stepRim(this.rimBehind, this.rimGain, rim, faces, lumps)
-    this.rimBehind = this.rimGain = 0
+    this.stepRim(this.rimBehind, rim, faces, lumps)
+    this.rimBehind = 0
+    this.meanThen = this.meanOver(this.temperature)
   }
 
-  private stepRim(dt: number, gain: number, rim: Rim, faces: Faces, lumps: readonly LumpState[]): void {
+  private stepRim(dt: number, rim: Rim, faces: Faces, lumps: readonly LumpState[]): void {
     const { temperature, weight, ends } = this
-    let mean = 0
-    let water = 0
-    for (let i = 0; i < weight.length; i++) {
-      water += weight[i] * this.water[i]
-      mean += weight[i] * temperature[i]
-    }
+    const mean = this.meanOver(temperature)
+    const wetness = this.meanOver(this.water)
     this.turnTo(0, CLOSED, lumps)
     this.turnTo(1, faces.side, lumps)
     ends[0].surface = this.inner
     ends[1].surface = this.rimSurface
-    const dried = water - this.meanWater
-    this.meanWater = water
-    this.book(rim.step(dt, gain, dried, this.settling(), ends[0], ends[1]), this.rimShare)
+    const dried = wetness - this.meanWater
+    this.meanWater = wetness
+    this.book(rim.step(dt, mean - this.meanThen, dried, this.settling(), ends[0], ends[1]), this.rimShare)
     // What a dry rim could not give off was booked for all of the face.
     const kept = this.rimShare * rim.faceWater
     const latent = kept * BOILING_LATENT_HEAT
-    const warmth = kept * integral(WATER_HEAT, mean)
+    const warmth = kept * waterWarmth(mean)
     this.ledger.evaporated -= kept
     this.ledger.latentOut -= latent
     this.ledger.carriedOut -= warmth
@@ -300,27 +305,24 @@ export class Body {
     const evening = rim.evening * dt
     const wet = this.start.boiling - 1
     // What boils is left alone; the others share what the axis was given, and no more than that.
+    const { axisGain } = rim
+    const { water, substances } = this
+    const { material } = this.grid
     let heat = 0
     let capacity = 0
     for (let i = 0; i < temperature.length; i++) {
       const T = temperature[i]
       if (T >= wet) continue
-      const c = weight[i] * this.capacityOf(i)
+      const c = weight[i] * substances.capacity(substances.row(material[i]), T, water[i])
       capacity += c
-      heat += c * (rim.axisGain + evening * (mean - T))
+      heat += c * (axisGain + evening * (mean - T))
     }
     if (capacity <= 0) return
-    const mend = (rim.axisHeat - heat) / capacity
+    const mend = axisGain + (rim.axisHeat - heat) / capacity
     for (let i = 0; i < temperature.length; i++) {
       const T = temperature[i]
-      if (T < wet) temperature[i] = T + rim.axisGain + evening * (mean - T) + mend
+      if (T < wet) temperature[i] = T + evening * (mean - T) + mend
     }
-  }
-
-  /** J/(m³·K) */
-  private capacityOf(i: number): number {
-    const T = this.temperature[i]
-    return at(this.materials[this.grid.material[i]].solidsHeat, T) + this.water[i] * at(WATER_HEAT, T)
   }
 
   /** 1/s at which the two faces draw the mean over the thickness along, by what they pass for each kelvin; the slab between is its first mode's. */
@@ -329,7 +331,7 @@ export class Body {
     const thickness = axial.edge[axial.cells]
     const [meat] = this.materials
     const inside = thickness / (FIRST_MODE * at(meat.wetConductivity, TYPICAL_C))
-    const capacity = at(meat.solidsHeat, TYPICAL_C) + meat.rawWater * at(WATER_HEAT, TYPICAL_C)
+    const capacity = at(meat.solidsHeat, TYPICAL_C) + meat.rawWater * waterHeat(TYPICAL_C)
     let through = 0
     for (const { intoSlope } of [this.first[0], this.second[0]]) if (intoSlope < 0) through += 1 / (inside - 1 / intoSlope)
     return through / (capacity * thickness)

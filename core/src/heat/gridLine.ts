@@ -19,7 +19,7 @@ import { interfaceConductances } from './interfaceConductances'
 import type { Axis } from './grid'
 import { HeatStage } from './heatStage'
 import { Moisture } from './moisture'
-import { at, integral, WATER_HEAT, type Material } from './properties'
+import { waterHeat, waterWarmth, type Material } from './properties'
 import { Substances } from './substances'
 import type { OuterCell, Surface } from './surface'
 import { BOILING_LATENT_HEAT } from './vapour'
@@ -60,8 +60,6 @@ export class GridLine implements LineState {
   // Scratch, one entry a cell (an edge for the conductances), reused by every step.
   private readonly middle: Float64Array
   private readonly share: Float64Array
-  /** Heat that moving water brings each cell, J; scratch. */
-  private readonly carried: Float64Array
   private readonly crossed: readonly [EndFluxes, EndFluxes] = [new EndFluxes(), new EndFluxes()]
   private readonly beneath: readonly [CrustVapour, CrustVapour]
   private readonly substances: Substances
@@ -86,7 +84,6 @@ export class GridLine implements LineState {
     this.rate = state?.rate ?? scratch()
     this.middle = scratch()
     this.share = scratch()
-    this.carried = scratch()
     this.substances = new Substances(materials)
     this.beneath = [new CrustVapour(0, axis, this.substances, boiling), new CrustVapour(1, axis, this.substances, boiling)]
     this.curves = materials.map(m => new BoilingCurve(boiling, m.rawWater))
@@ -154,7 +151,7 @@ export class GridLine implements LineState {
     if (drawn <= 0) return false
     const area = axis.area[side === 0 ? 0 : axis.cells]
     // What comes through a dry cell brings its warmth along: no more in a step than the cell can take up.
-    if (((area * drawn) / axis.volume[cell] - water[cell]) * at(WATER_HEAT, temperature[cell]) > this.heat.capacity[cell]) return true
+    if (((area * drawn) / axis.volume[cell] - water[cell]) * waterHeat(temperature[cell]) > this.heat.capacity[cell]) return true
     if (temperature[cell] <= this.boiling) return false
     const boiled = Math.max(0, water[cell] - this.left(cell))
     if ((moisture.leftPerDrawn[side] * drawn) / dt + boiled > moisture.left[side] + SPARE_WATER) return true
@@ -264,7 +261,7 @@ export class GridLine implements LineState {
         const mass = boiled * axis.volume[i]
         fluxes.evaporated += mass
         fluxes.latentOut += mass * BOILING_LATENT_HEAT
-        fluxes.carriedOut += mass * integral(WATER_HEAT, T + over * inverse[i])
+        fluxes.carriedOut += mass * waterWarmth(T + over * inverse[i])
       }
       temperature[i] = T + over * inverse[i]
     }
@@ -287,7 +284,7 @@ export class GridLine implements LineState {
       temperature[cell] += ((wanted - mass) * found.latent * inverse[cell]) / axis.volume[cell]
       fluxes.evaporated += mass
       fluxes.latentOut += mass * found.latent
-      fluxes.carriedOut += mass * integral(WATER_HEAT, temperature[cell])
+      fluxes.carriedOut += mass * waterWarmth(temperature[cell])
     }
   }
 
@@ -316,22 +313,29 @@ export class GridLine implements LineState {
     surface.film = holdsJuice(face) ? film : Math.min(film, Math.max(before, clingingJuice))
     fluxes.dripped += area * (before + juice - surface.film)
     fluxes.evaporated += area * (flow.film + flow.cell)
-    fluxes.carriedOut += area * (juice + flow.cell) * integral(WATER_HEAT, celsius)
+    fluxes.carriedOut += area * (juice + flow.cell) * waterWarmth(celsius)
   }
 
   /** Water that moves takes its warmth along, from the cell it leaves. */
   private carryWarmth(): void {
-    const { axis, temperature, water, carried, moisture, material, substances } = this
+    const { axis, temperature, water, moisture, material, substances } = this
+    const { moved } = moisture
+    const { volume } = axis
     const n = axis.cells
-    carried.fill(0)
-    for (let edge = 1; edge < n; edge++) {
-      const flow = moisture.moved[edge]
-      const step = flow * at(WATER_HEAT, temperature[edge]) * (temperature[edge - 1] - temperature[edge])
-      if (flow > 0) carried[edge] += step
-      else carried[edge - 1] += step
-    }
+    /** What has come to a cell over its lower edge, J. */
+    let fromBelow = 0
     for (let i = 0; i < n; i++) {
-      temperature[i] += carried[i] / (substances.capacity(substances.row(material[i]), temperature[i], water[i]) * axis.volume[i])
+      const T = temperature[i]
+      let carried = fromBelow
+      fromBelow = 0
+      if (i < n - 1) {
+        const flow = moved[i + 1]
+        const above = temperature[i + 1]
+        const step = flow * waterHeat(above) * (T - above)
+        if (flow > 0) fromBelow = step
+        else carried += step
+      }
+      temperature[i] = T + carried / (substances.capacity(substances.row(material[i]), T, water[i]) * volume[i])
     }
   }
 }

@@ -190,10 +190,10 @@ class Recorder {
       if (this.fields[this.fields.length - 1]?.time !== time) {
         this.fields.push({
           time,
-          temperature: [...body.temperature],
-          hottest: [...body.hottest],
+          temperature: listed(body.temperature),
+          hottest: listed(body.hottest),
           ...(body.rim ? { rimOver: body.rim.hottestOver } : {}),
-          wetness: Array.from(body.water, (w, i) => share(w, materials[grid.material[i]].rawWater))
+          wetness: listed(body.water).map((w, i) => share(w, materials[grid.material[i]].rawWater))
         })
       }
     }
@@ -201,4 +201,10 @@ class Recorder {
 }
 
 const middleOf = (surfaces: readonly Surface[], at: number): number | null => (surfaces.length > 0 ? surfaces[at].temperature : null)
+/** A plain array of it, by hand: an iterator costs ten times as much, and there are some hundred of them in a plan. */
+function listed(cells: Float64Array): number[] {
+  const list = new Array<number>(cells.length)
+  for (let i = 0; i < cells.length; i++) list[i] = cells[i]
+  return list
+}
 const share = (water: number, raw: number): number => (raw > 0 ? water / raw : 1)

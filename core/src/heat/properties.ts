@@ -57,6 +57,10 @@ const CONDUCTIVITY = {
 } as const satisfies Record<Component, Quadratic>
 
 export const WATER_HEAT: Quadratic = SPECIFIC_HEAT.water
+const [WATER_0, WATER_1, WATER_2] = WATER_HEAT
+/** Of water, as the loops want it: J/(kg·K), and J/kg above 0 °C. */
+export const waterHeat = (T: number): number => WATER_0 + T * (WATER_1 + T * WATER_2)
+export const waterWarmth = (T: number): number => T * (WATER_0 + T * (0.5 * WATER_1 + (T * WATER_2) / 3))
 
 const COMPONENTS = ['water', 'protein', 'fat', 'ash', 'carbohydrate'] as const
 

@@ -11,7 +11,7 @@ import type { BoundaryFluxes, End } from './boundaryFluxes'
 import type { Constants } from './constants'
 import type { Axis } from './grid'
 import { GridLine } from './gridLine'
-import { integral, WATER_HEAT, type Material } from './properties'
+import { integral, waterWarmth, type Material } from './properties'
 
 /** K below boiling up to which the faces may warm the line: it has no crust of its own at a face. */
 const BELOW_BOILING = 2
@@ -33,6 +33,8 @@ export class Rim {
   faceHeat = 0
   /** kg/m of height that the rings kept, for want of more, where the axis lost it at its faces. */
   faceWater = 0
+  /** m³ a metre of height. */
+  private readonly whole: number
 
   constructor(
     readonly axis: Axis,
@@ -45,6 +47,7 @@ export class Rim {
     this.line.temperature.fill(start)
     this.line.water.fill(meat.rawWater)
     this.hottest = new Float64Array(axis.cells).fill(start)
+    this.whole = axis.volume.reduce((sum, v) => sum + v, 0)
   }
 
   /**
@@ -54,23 +57,31 @@ export class Rim {
    */
   step(dt: number, meanGain: number, meanWater: number, settling: number, closed: End, rim: End): BoundaryFluxes {
     const { line, axis, hottest } = this
-    const { temperature, warming } = line
+    const { temperature, water, warming } = line
+    const { volume } = axis
     const n = axis.cells
     const most = this.boiling - BELOW_BOILING
-    const held = this.enthalpyOver
-    const { water } = line
-    const wet = this.waterOver
-    for (let i = 0; i < n; i++) water[i] = Math.max(0, water[i] + meanWater)
-    this.faceWater = this.waterOver - wet
     const drawn = (settling * dt) / (1 + settling * dt)
     const axisWas = temperature[0]
+    const axisHeld = this.enthalpyAt(0)
+    const axisWater = water[0]
+    let heat = 0
+    let kept = 0
     for (let i = 0; i < n; i++) {
-      const warmed = temperature[i] + meanGain - drawn * (temperature[i] - axisWas)
-      temperature[i] = warmed > temperature[i] ? Math.max(temperature[i], Math.min(warmed, most)) : warmed
+      const heldBefore = this.enthalpyAt(i)
+      const wetBefore = water[i]
+      water[i] = Math.max(0, wetBefore + meanWater)
+      const T = temperature[i]
+      const warmed = T + meanGain - drawn * (T - axisWas)
+      temperature[i] = warmed > T ? Math.max(T, Math.min(warmed, most)) : warmed
+      heat += volume[i] * (this.enthalpyAt(i) - heldBefore)
+      kept += volume[i] * (water[i] - wetBefore)
     }
-    this.faceHeat = this.enthalpyOver - held
+    // Over what they would have gained if all of it were as its axis is.
     const before = temperature[0]
     const heatBefore = this.enthalpyAt(0)
+    this.faceHeat = heat - this.whole * (heatBefore - axisHeld)
+    this.faceWater = kept - this.whole * (water[0] - axisWater)
     const outside = temperature[n - 1]
     line.step(dt, closed, rim)
     this.axisGain = temperature[0] - before
@@ -95,12 +106,8 @@ export class Rim {
   get over(): number {
     const { axis, line } = this
     let sum = 0
-    let whole = 0
-    for (let i = 0; i < axis.cells; i++) {
-      sum += axis.volume[i] * (line.temperature[i] - line.temperature[0])
-      whole += axis.volume[i]
-    }
-    return sum / whole
+    for (let i = 0; i < axis.cells; i++) sum += axis.volume[i] * (line.temperature[i] - line.temperature[0])
+    return sum / this.whole
   }
 
   /** J/m of height that it holds over what it would if all of it were as its axis is; for the energy balance. */
@@ -114,7 +121,8 @@ export class Rim {
 
   private enthalpyAt(ring: number): number {
     const { temperature, water } = this.line
-    return integral(this.meat.solidsHeat, temperature[ring]) + water[ring] * integral(WATER_HEAT, temperature[ring])
+    const T = temperature[ring]
+    return integral(this.meat.solidsHeat, T) + water[ring] * waterWarmth(T)
   }
 
   /** kg/m of height that it holds over what it would if all of it were as its axis is. */

@@ -7,11 +7,11 @@ export class Tabulated {
   private readonly values: Float64Array
 
   constructor(of: (celsius: number) => number) {
-    this.values = Float64Array.from({ length: COUNT + 1 }, (_, i) => of(LOWEST + i * STEP))
+    this.values = Float64Array.from({ length: COUNT + 1 }, (_, i) => of(LOWEST + i / PER_KELVIN))
   }
 
   at(celsius: number): number {
-    const x = (celsius - LOWEST) / STEP
+    const x = (celsius - LOWEST) * PER_KELVIN
     if (x <= 0) return this.values[0]
     if (x >= COUNT) return this.values[COUNT]
     const i = x | 0
@@ -20,5 +20,5 @@ export class Tabulated {
 }
 
 const LOWEST = -50
-const STEP = 0.25
+const PER_KELVIN = 4
 const COUNT = 2000

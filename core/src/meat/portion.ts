@@ -2,7 +2,7 @@
  * Portions from a whole muscle: knife cuts square to its length, and what each piece
  * then weighs. Sliced across its fibres a muscle gives steaks whose grain goes down
  * through them; a rump cap's fibres lie across its length, so the same cuts run with
- * the grain and each diner slices across it. Millimetres and grams.
+ * the grain and each diner slices across it. On its ribs it is cut between them. Millimetres and grams.
  */
 import { densityOf } from '#core/heat/properties'
 import type { Cut, Grain, Profile, Range } from './cut'
@@ -20,6 +20,8 @@ export interface Portion {
   readonly fromMm: number
   readonly toMm: number
   readonly weightG: number
+  /** Whole ribs that it is on. */
+  readonly ribs: number
   /** What the piece is when it lies in the pan. */
   readonly thicknessMm: number
   readonly lengthMm: number
@@ -81,11 +83,50 @@ function shareBetween(profile: Profile, from: number, to: number): number {
   return part / whole
 }
 
+/** A bone that lies across the muscle, mm along it. */
+export interface Rib {
+  readonly fromMm: number
+  readonly toMm: number
+}
+
+/** mm from one rib to the next, and how wide one is; common practice, no source. */
+const RIB_PITCH_MM = 57
+const RIB_WIDE_MM = 22
+
+/** Where the ribs lie in a muscle sold on them; none in any other. */
+export function ribsOf(muscle: Pick<Muscle, 'lengthMm'>, cut: Cut): readonly Rib[] {
+  if (!cut.bone || cut.primal !== 'rib' || cut.portioning !== 'slices') return []
+  const count = Math.max(1, Math.round(muscle.lengthMm / RIB_PITCH_MM))
+  const pitch = muscle.lengthMm / count
+  return Array.from({ length: count }, (_, i) => ({
+    fromMm: Math.round((i + 0.5) * pitch - RIB_WIDE_MM / 2),
+    toMm: Math.round((i + 0.5) * pitch + RIB_WIDE_MM / 2)
+  }))
+}
+
+/** A knife's place beside the rib it would have struck. @param toward −1 or 1 where it was on its way to one side; else the nearer */
+export function clearOfRibs(ribs: readonly Rib[], mm: number, toward: -1 | 0 | 1 = 0): number {
+  const struck = ribs.find(r => mm > r.fromMm && mm < r.toMm)
+  if (!struck) return mm
+  const up = toward === 0 ? mm - struck.fromMm > struck.toMm - mm : toward > 0
+  return up ? struck.toMm : struck.fromMm
+}
+
+const ribsWithin = (ribs: readonly Rib[], fromMm: number, toMm: number): number =>
+  ribs.filter(r => r.fromMm >= fromMm && r.toMm <= toMm).length
+
+/** Each place clear of the ribs, and none twice. */
+function between(muscle: Muscle, cut: Cut, cuts: readonly number[]): number[] {
+  const ribs = ribsOf(muscle, cut)
+  return [...new Set(cuts.map(c => clearOfRibs(ribs, c)))].filter(c => c > 0 && c < muscle.lengthMm)
+}
+
 /**
  * @param cuts places of the knife along the muscle, mm; in any order
  */
 export function portionsAt(muscle: Muscle, cut: Cut, cuts: readonly number[]): Portion[] {
-  const inside = [...new Set(cuts)].filter(c => c > 0 && c < muscle.lengthMm).sort((a, b) => a - b)
+  const inside = between(muscle, cut, cuts).sort((a, b) => a - b)
+  const ribs = ribsOf(muscle, cut)
   const places = [0, ...inside, muscle.lengthMm]
   return places.slice(1).map((toMm, i) => {
     const fromMm = places[i]
@@ -99,17 +140,26 @@ export function portionsAt(muscle: Muscle, cut: Cut, cuts: readonly number[]): P
           fromMm,
           toMm,
           weightG,
+          ribs: ribsWithin(ribs, fromMm, toMm),
           thicknessMm: along,
           lengthMm: Math.max(across, muscle.thicknessMm),
           widthMm: Math.min(across, muscle.thicknessMm)
         }
-      : { fromMm, toMm, weightG, thicknessMm: muscle.thicknessMm, lengthMm: Math.max(along, across), widthMm: Math.min(along, across) }
+      : {
+          fromMm,
+          toMm,
+          weightG,
+          ribs: 0,
+          thicknessMm: muscle.thicknessMm,
+          lengthMm: Math.max(along, across),
+          widthMm: Math.min(along, across)
+        }
   })
 }
 
-/** Cuts that make portions of equal weight. */
+/** Cuts that make portions of equal weight, as nearly as the ribs let them; fewer where there are not so many ways through. */
 export function equalPortions(muscle: Muscle, cut: Cut, count: number): number[] {
-  return Array.from({ length: count - 1 }, (_, i) => {
+  const even = Array.from({ length: count - 1 }, (_, i) => {
     const wanted = (i + 1) / count
     let low = 0
     let high = 1
@@ -120,10 +170,12 @@ export function equalPortions(muscle: Muscle, cut: Cut, count: number): number[]
     }
     return Math.round(low * muscle.lengthMm)
   })
+  return between(muscle, cut, even)
 }
 
 /** Cuts that make slices of one thickness; less than half a slice left over goes into the last. */
-export function slicesOf(muscle: Muscle, thicknessMm: number): number[] {
+export function slicesOf(muscle: Muscle, cut: Cut, thicknessMm: number): number[] {
   const count = Math.max(1, Math.round(muscle.lengthMm / thicknessMm))
-  return Array.from({ length: count - 1 }, (_, i) => Math.round((i + 1) * thicknessMm))
+  const even = Array.from({ length: count - 1 }, (_, i) => Math.round((i + 1) * thicknessMm))
+  return between(muscle, cut, even)
 }

@@ -133,7 +133,7 @@ describe('what cooks know of the methods', () => {
   it('thicker by three millimetres and cooked by the clock it stays behind, and the bath forgives most', () => {
     const off = <K extends MethodKind>(kind: K): number => {
       const setup = setupFor(kind, STEAK)
-      return misjudged(methodOf(kind), setup, planMethod(methodOf(kind), setup, 54).free).thickerK
+      return misjudged(methodOf(kind), setup, planMethod(methodOf(kind), setup, 54)).thickerK
     }
     expect(off('pan sear')).toBeLessThan(-2)
     expect(off('sear then bath')).toBeGreaterThan(-1)

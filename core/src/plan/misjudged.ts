@@ -5,6 +5,7 @@ import type { Piece } from '#core/meat/piece'
 import type { Method, Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
 import { openSpells, rested, timelineOf } from '#core/method/timeline'
+import type { Plan } from './plan'
 import { finish, type Steps } from '#core/numerics/steps'
 
 export const MISJUDGED_MM = 3
@@ -15,20 +16,20 @@ export interface Misjudged {
   readonly thinnerK: number
 }
 
-/** @param free the method's free time as planned, s */
-export const misjudged = <S extends Resting>(method: Method<S>, setup: Setup<S>, free: number): Misjudged =>
-  finish(misjudging(method, setup, free))
+/** @param plan of the setup, for its free time and what the coarse grid made of that */
+export const misjudged = <S extends Resting>(method: Method<S>, setup: Setup<S>, plan: Judged): Misjudged =>
+  finish(misjudging(method, setup, plan))
+type Judged = Pick<Plan, 'free' | 'warmStart'>
 
 /** The same, a run at a time. */
-export function* misjudging<S extends Resting>(method: Method<S>, setup: Setup<S>, free: number): Steps<Misjudged> {
+export function* misjudging<S extends Resting>(method: Method<S>, setup: Setup<S>, { free, warmStart }: Judged): Steps<Misjudged> {
   const count = openSpells(method, setup, free)
   const peakAt = (mm: number): number => {
     const varied = { ...setup, piece: thicker(setup.piece, mm) }
     const spells = rested(timelineOf(method, varied, free, count), varied)
     return run(method.subject(varied, 'coarse'), spells, { ...KEEP_ENDS, untilPastPeakBy: 0.5 }, COARSE_STEPS).peak.core
   }
-  const nominal = peakAt(0)
-  yield
+  const nominal = warmStart.coarseC ?? peakAt(0)
   const thickerK = peakAt(MISJUDGED_MM) - nominal
   yield
   return { thickerK, thinnerK: peakAt(-MISJUDGED_MM) - nominal }

@@ -175,13 +175,14 @@ function byTheClock<S extends Resting>(method: Method<S>, setup: Setup<S>, { tim
       COARSE_STEPS
     ).peak.core
   const more = Math.max(20, 0.05 * free)
-  return { ...followed, peakRate: (coarse(free + more) - coarse(free)) / more }
+  const coarseC = coarse(free)
+  return { ...followed, peakRate: (coarse(free + more) - coarseC) / more, warmStart: { ...followed.warmStart, coarseC } }
 }
 
 /** What comes of a timeline with nothing left to solve. */
 export function follow<S extends Resting>(method: Method<S>, setup: Setup<S>, timeline: Timeline, free: number): SolvedTimeline {
   const outcome = run(method.subject(setup, 'fine'), rested(timeline, setup), recordingFor(timeline, setup.settings))
-  return { free, spells: null, run: outcome, peakRate: 0, misses: 'none', warmStart: { free, bias: 0, slope: 0 }, timeline }
+  return { free, spells: null, run: outcome, peakRate: 0, misses: 'none', warmStart: { free, bias: 0, slope: 0, coarseC: null }, timeline }
 }
 
 /** Some three hundred entries whatever the length: enough for curves, little enough to post and store. */

@@ -34,6 +34,8 @@ export interface WarmStart {
   readonly bias: number
   /** Rise of the peak for each second longer, K/s; 0 where it is not known. */
   readonly slope: number
+  /** The peak that the coarse grid makes of the answer, °C; null where that is not known. */
+  readonly coarseC: number | null
 }
 
 export interface Solved {
@@ -165,7 +167,7 @@ const missed = (problem: SearchProblem, free: number, misses: Solved['misses']):
   run: tried(problem, free, null),
   peakRate: 0,
   misses,
-  warmStart: { free, bias: 0, slope: 0 }
+  warmStart: { free, bias: 0, slope: 0, coarseC: null }
 })
 
 /** On the default grid, from a near answer and a slope. */
@@ -186,8 +188,10 @@ function corrected(problem: SearchProblem, { free: near, slope, spells, bias }: 
     narrow: NARROW_SECONDS,
     most: MOST_CORRECTIONS
   })
-  const { x: free } = points[points.length - 1]
+  const { x: free, y } = points[points.length - 1]
   if (outcome === null) throw new Error('Nothing was run.')
   // The coarse grid took the first for the answer: what it is off by is how the two grids differ.
-  return { free, spells, run: outcome, peakRate: rate, misses: 'none', warmStart: { free, bias: bias + points[0].y, slope: rate } }
+  const differ = bias + points[0].y
+  const warmStart = { free, bias: differ, slope: rate, coarseC: goal + y - differ }
+  return { free, spells, run: outcome, peakRate: rate, misses: 'none', warmStart }
 }

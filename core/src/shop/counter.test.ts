@@ -9,7 +9,7 @@ import { candidatesFor, nextQuestion } from './identify'
 import { inOrder, keepingOf, thawedAt, type Packet } from './larder'
 import { weightFromSize } from '#core/meat/piece'
 import { orderFor, slipOf, slipText } from './orderSlip'
-import { equalPortions, grainInWhole, portionsAt, slicesOf, usualMuscle } from '#core/meat/portion'
+import { equalPortions, grainInWhole, portionsAt, slicesOf, ribsOf, usualMuscle } from '#core/meat/portion'
 
 const cut = (id: string) => cutById(id)!
 const ids = (ask: Partial<Ask>): string[] => chooseCuts({ ...FIRST_ASK, ...ask }).map(c => c.cut.id)
@@ -158,11 +158,42 @@ describe('portions from a whole muscle', () => {
 
   it('a 6 kg strip loin in 38 mm steaks gives about a dozen of about 450 g', () => {
     const muscle = { lengthMm: 460, widthMm: 190, thicknessMm: 85, weightG: 5200 }
-    const portions = portionsAt(muscle, cut('strip'), slicesOf(muscle, 38))
+    const portions = portionsAt(muscle, cut('strip'), slicesOf(muscle, cut('strip'), 38))
     expect(portions.length).toBe(12)
     expect(portions[5].weightG).toBeGreaterThan(380)
     expect(portions[5].weightG).toBeLessThan(520)
     expect(portions[5].thicknessMm).toBe(38)
+  })
+
+  it('the knife never strikes a rib, whatever is asked, and every rib goes with one portion', () => {
+    const ribSteak = cut('rib-steak')
+    const usual = usualMuscle(ribSteak)!
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 150, max: 420 }),
+        fc.integer({ min: 1, max: 14 }),
+        fc.integer({ min: 12, max: 90 }),
+        fc.array(fc.integer({ min: 1, max: 419 }), { maxLength: 8 }),
+        (lengthMm, count, thick, byHand) => {
+          const muscle = { ...usual, lengthMm }
+          const ribs = ribsOf(muscle, ribSteak)
+          for (const cuts of [equalPortions(muscle, ribSteak, count), slicesOf(muscle, ribSteak, thick), byHand]) {
+            const portions = portionsAt(muscle, ribSteak, cuts)
+            const places = portions.slice(1).map(p => p.fromMm)
+            expect(ribs.some(r => places.some(c => c > r.fromMm && c < r.toMm))).toBe(false)
+            expect(portions.reduce((sum, p) => sum + p.ribs, 0)).toBe(ribs.length)
+          }
+        }
+      )
+    )
+  })
+
+  it('seven ribs make a whole rib of about 400 mm, and a steak is one of them thick (common practice, no source)', () => {
+    const muscle = { ...usualMuscle(cut('rib-steak'))!, lengthMm: 400 }
+    expect(ribsOf(muscle, cut('rib-steak'))).toHaveLength(7)
+    const portions = portionsAt(muscle, cut('rib-steak'), equalPortions(muscle, cut('rib-steak'), 7))
+    expect(portions.map(p => p.ribs)).toEqual([1, 1, 1, 1, 1, 1, 1])
+    expect(ribsOf(muscle, cut('ribeye'))).toEqual([])
   })
 })
 

@@ -19,6 +19,6 @@ export function compare(
     const found = plan(asked)
     if ('refused' in found) return found
     const { method, setup } = setupOf(asked)
-    return { ...found, misjudged: misjudged(method, setup, found.plan.free) }
+    return { ...found, misjudged: misjudged(method, setup, found.plan) }
   })
 }

@@ -121,9 +121,9 @@ function firstMinutes(request: PlanRequest): void {
 const engine: Engine = {
   plan: planned,
   forecast: question => forecast(question, remembered),
-  misjudged: (request, { free }, token) => {
+  misjudged: (request, plan, token) => {
     const { method, setup } = setupOf(request)
-    return inPieces(misjudging(method, setup, free), token)
+    return inPieces(misjudging(method, setup, plan), token)
   },
   spread: (request, of, token) => {
     const { method, setup } = setupOf(request)

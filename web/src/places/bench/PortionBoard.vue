@@ -4,7 +4,18 @@ import { Button as AButton, Table as ATable } from 'ant-design-vue'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useId, useTemplateRef, watch } from 'vue'
 import { PIECE_LIMITS } from '#core/meat/piece'
-import { equalPortions, grainInWhole, portionsAt, slicesOf, usualMuscle, widthAt, type Muscle, type Portion } from '#core/meat/portion'
+import {
+  clearOfRibs,
+  equalPortions,
+  grainInWhole,
+  portionsAt,
+  ribsOf,
+  slicesOf,
+  usualMuscle,
+  widthAt,
+  type Muscle,
+  type Portion
+} from '#core/meat/portion'
 import { showLength, showMass, shownText } from '#core/quantity/format'
 import QuantityField from '../../ui/QuantityField.vue'
 import { grainPath } from '../../section/cutOutline'
@@ -31,7 +42,7 @@ watch(
     const usual = usualMuscle(draft.cut)
     if (!usual) return
     muscle.value = usual
-    cuts.value = draft.cut.portioning === 'slices' ? slicesOf(usual, steakMm.value) : equalPortions(usual, draft.cut, 2)
+    cuts.value = draft.cut.portioning === 'slices' ? slicesOf(usual, draft.cut, steakMm.value) : equalPortions(usual, draft.cut, 2)
     chosen.value = 0
   },
   { immediate: true }
@@ -48,8 +59,17 @@ const outline = computed(() => {
     .map(p => `${(p * w.value).toFixed(1)} ${y(p, 1).toFixed(1)}`)
     .join(' L ')} Z`
 })
+const ribs = computed(() => ribsOf(muscle.value, draft.cut))
+/** No slice is thinner. */
+const LEAST_MM = 5
 const grain = computed(() => grainInWhole(draft.cut))
 const runsWith = computed(() => draft.cut.portioning === 'slices' && grain.value === 'across')
+const throughBone = computed(() => {
+  if (ribs.value.length > 0) return 'It goes between the ribs: a line that would strike one comes out beside it.'
+  return draft.cut.bone && draft.cut.portioning === 'slices'
+    ? 'The bone is in every slice and takes a saw: have it cut to these lines where you buy it.'
+    : ''
+})
 const mass = (g: number): string => shownText(showMass(g, units.system))
 const length = (mm: number): string => shownText(showLength(mm, units.system))
 
@@ -59,7 +79,7 @@ function equal(count: number): void {
 }
 function slice(mm: number): void {
   steakMm.value = mm
-  cuts.value = slicesOf(muscle.value, mm)
+  cuts.value = slicesOf(muscle.value, draft.cut, mm)
   chosen.value = 0
 }
 const dragged = ref<number | null>(null)
@@ -67,16 +87,19 @@ function move(event: PointerEvent): void {
   if (dragged.value === null || !box.value) return
   place(dragged.value, (event.clientX - box.value.getBoundingClientRect().left) / scale.value)
 }
-function place(index: number, mm: number): void {
-  const low = (cuts.value[index - 1] ?? 0) + 5
-  const high = (cuts.value[index + 1] ?? muscle.value.lengthMm) - 5
-  cuts.value = cuts.value.map((c, i) => (i === index ? Math.round(Math.min(Math.max(mm, low), high)) : c))
+/** @param toward which side of a rib it is to come out at */
+function place(index: number, mm: number, toward: -1 | 0 | 1 = 0): void {
+  const low = (cuts.value[index - 1] ?? 0) + LEAST_MM
+  const high = (cuts.value[index + 1] ?? muscle.value.lengthMm) - LEAST_MM
+  const wanted = clearOfRibs(ribs.value, Math.round(Math.min(Math.max(mm, low), high)), toward)
+  if (wanted < low || wanted > high) return
+  cuts.value = cuts.value.map((c, i) => (i === index ? wanted : c))
 }
 function key(index: number, event: KeyboardEvent): void {
   const by = { ArrowLeft: -1, ArrowRight: 1, PageUp: 10, PageDown: -10 }[event.key]
   if (by === undefined) return
   event.preventDefault()
-  place(index, cuts.value[index] + by)
+  place(index, cuts.value[index] + by, by > 0 ? 1 : -1)
 }
 function size(part: Partial<Muscle>): void {
   const longer = part.lengthMm === undefined ? 1 : part.lengthMm / muscle.value.lengthMm
@@ -94,21 +117,24 @@ const COLUMNS = [
   { title: 'Portion', dataIndex: 'number' },
   { title: 'Weight', dataIndex: 'weight' },
   { title: 'Thick in the pan', dataIndex: 'thick' },
-  { title: 'Face', dataIndex: 'face' },
-  { title: '', key: 'take' }
+  { title: 'Face', dataIndex: 'face' }
 ]
+const TAKE = { title: '', key: 'take' }
+const columns = computed(() => [...COLUMNS, ...(ribs.value.length > 0 ? [{ title: 'On', dataIndex: 'on' }] : []), TAKE])
 interface PortionRow {
   readonly number: number
   readonly weight: string
   readonly thick: string
   readonly face: string
+  readonly on: string
 }
 const rows = computed(() =>
   portions.value.map((p, i): PortionRow => ({
     number: i + 1,
     weight: mass(p.weightG),
     thick: length(p.thicknessMm),
-    face: `${length(p.lengthMm)} × ${length(p.widthMm)}`
+    face: `${length(p.lengthMm)} × ${length(p.widthMm)}`,
+    on: p.ribs === 0 ? 'no bone' : p.ribs === 1 ? 'one rib' : `${p.ribs} ribs`
   }))
 )
 
@@ -192,6 +218,16 @@ const alike = computed(() => {
               opacity="0.22"
             />
             <path :d="grainPath(grain, w, h, 7)" class="grain" />
+            <rect
+              v-for="r in ribs"
+              :key="r.fromMm"
+              class="rib"
+              :x="r.fromMm * scale"
+              :y="h * 0.28"
+              :width="(r.toMm - r.fromMm) * scale"
+              :height="h"
+              rx="7"
+            />
             <path v-if="draft.cut.fatEdge" :d="`M 0 1 H ${w}`" class="fat" />
           </g>
           <g v-for="(p, i) in portions" :key="i" class="portion" @click="chosen = i">
@@ -232,13 +268,14 @@ const alike = computed(() => {
             ? 'The knife goes across it: each portion stands on the ends of its fibres.'
             : 'Thin as it is, it is divided into lengths and sliced when it is cooked.'
       }}
+      {{ throughBone }}
     </p>
 
     <a-table
       class="portions"
       size="small"
       row-key="number"
-      :columns="COLUMNS"
+      :columns="columns"
       :data-source="rows"
       :pagination="false"
       :row-class-name="(r: PortionRow) => (r.number === chosen + 1 ? 'on' : '')"
@@ -248,8 +285,8 @@ const alike = computed(() => {
         <a-button v-if="column.key === 'take'" size="small" @click.stop="take(portions[record.number - 1], 1)">Measure this one</a-button>
       </template>
     </a-table>
-    <a-button v-if="alike > 1" class="alike" @click="take(portions[chosen], Math.min(alike, 4))">
-      Cook {{ Math.min(alike, 4) }} like number {{ chosen + 1 }} together
+    <a-button v-if="alike > 1" class="alike" @click="take(portions[chosen], Math.min(alike, PIECE_LIMITS.count[1]))">
+      Cook {{ Math.min(alike, PIECE_LIMITS.count[1]) }} like number {{ chosen + 1 }} together
     </a-button>
   </div>
 </template>
@@ -284,6 +321,11 @@ svg {
   fill: none;
   stroke: #fff;
   opacity: 0.42;
+}
+.rib {
+  fill: #efe8d6;
+  stroke: #b9ad90;
+  opacity: 0.9;
 }
 .fat {
   stroke: #ead9ae;

@@ -4,12 +4,14 @@
  * by what suits the question asked. One stop for the keyboard; arrows go from muscle to muscle.
  */
 import { RadioButton as ARadioButton, RadioGroup as ARadioGroup } from 'ant-design-vue'
+import { useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, ref, useId, useTemplateRef, watch } from 'vue'
 import { isTender, tendernessWord } from '#core/meat/cut'
 import { cutById } from '#core/meat/cuts'
 import { SIDE, type PlacedMuscle, type Point } from '#core/meat/side'
 import { smoothPath } from '../../section/cutOutline'
 import { shade, tenderness } from '../../section/tint'
+import ChoiceRow from '../../ui/ChoiceRow.vue'
 
 const props = defineProps<{
   chosenId: string
@@ -23,7 +25,17 @@ const layer = ref<PlacedMuscle['layer']>('outer')
 const id = useId()
 const drawing = useTemplateRef<SVGSVGElement>('drawing')
 
-const FRAME = '0 56 1000 440'
+/** On a narrow screen a third of it at a time, large enough for a thumb: from the left edge of each, all as wide. */
+const narrow = useMediaQuery('(max-width: 760px)')
+const PARTS = [
+  { id: 'front', says: 'Neck, shoulder, chest', from: 0 },
+  { id: 'middle', says: 'Back and belly', from: 290 },
+  { id: 'back', says: 'Rump and leg', from: 590 }
+] as const
+const PART_WIDE = 400
+type PartOfSide = (typeof PARTS)[number]
+const part = ref<PartOfSide['id']>('middle')
+const frame = computed(() => (narrow.value ? `${PARTS.find(p => p.id === part.value)?.from ?? 0} 56 ${PART_WIDE} 440` : '0 56 1000 440'))
 /** Our own outline of the whole animal, behind the muscles. */
 const BODY: readonly Point[] = [
   [2, 150],
@@ -66,10 +78,22 @@ const chosen = computed(() => SIDE.find(m => m.cuts[0] === props.chosenId) ?? SI
 watch(
   () => props.chosenId,
   () => {
-    if (chosen.value && !muscles.value.some(m => m.cuts.includes(props.chosenId))) layer.value = chosen.value.layer
+    if (!chosen.value) return
+    if (!muscles.value.some(m => m.cuts.includes(props.chosenId))) layer.value = chosen.value.layer
+    if (!whole(chosen.value, part.value)) part.value = partOf(chosen.value)
   },
   { immediate: true }
 )
+/** Whether all of it is in sight in a part. */
+function whole({ outline }: PlacedMuscle, id: PartOfSide['id']): boolean {
+  const from = PARTS.find(p => p.id === id)?.from ?? 0
+  return outline.every(([x]) => x >= from && x <= from + PART_WIDE)
+}
+/** The part whose middle lies nearest to its own. */
+function partOf({ outline }: PlacedMuscle): PartOfSide['id'] {
+  const off = (p: PartOfSide): number => Math.abs(p.from + PART_WIDE / 2 - centre(outline)[0])
+  return [...PARTS].sort((a, b) => off(a) - off(b))[0].id
+}
 
 const value = (m: PlacedMuscle): number =>
   Math.max(...m.cuts.map(c => (props.suits ? (props.suits[c] ?? 0) : tenderness(cutById(c) ?? never()))))
@@ -151,8 +175,9 @@ function go(event: KeyboardEvent, from: PlacedMuscle, dx: number, dy: number): v
       <a-radio-button value="outer">Outside</a-radio-button>
       <a-radio-button value="inner">Lifted off: inside</a-radio-button>
     </a-radio-group>
-    <div class="scroll">
-      <svg ref="drawing" :viewBox="FRAME" role="group" aria-label="Side of beef. Arrow keys go from muscle to muscle.">
+    <choice-row v-if="narrow" v-model="part" class="parts" label="Part of it" :options="PARTS.map(p => ({ value: p.id, label: p.says }))" />
+    <div class="drawing">
+      <svg ref="drawing" :viewBox="frame" role="group" aria-label="Side of beef. Arrow keys go from muscle to muscle.">
         <defs>
           <pattern
             v-for="m in SIDE"
@@ -287,13 +312,12 @@ text.light {
     position: static;
     margin-bottom: 4px;
   }
-  .scroll {
-    overflow-x: auto;
+  .drawing {
     margin: 0 -16px;
-    padding: 0 16px;
+    overflow: hidden;
   }
   svg {
-    width: 720px;
+    max-height: none;
   }
   .key .lines {
     display: none;
