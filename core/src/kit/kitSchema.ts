@@ -2,7 +2,7 @@
 import * as yup from 'yup'
 import { POT_DEPTH_M, POT_SIZES } from '#core/kit/bath'
 import { GRILL_FUELS } from '#core/kit/grill'
-import { SHELVES, type Kit } from '#core/kit/kit'
+import { SHELVES, type Kit, type KitShelf } from '#core/kit/kit'
 import { GIVES_LIMITS, PAN_METALS, PAN_SIZES, RING_HEATS } from '#core/kit/pan'
 import { OFF_LIMITS_K } from '#core/kit/thermometer'
 import { named, oneOf, optional, within } from '#core/input/plainFields'
@@ -74,6 +74,22 @@ export const kitInUseSchema = yup
   .noUnknown()
 
 const shelf = <T extends yup.AnyObjectSchema>(item: T) => yup.array(item.required()).required('This is missing.').max(30, 'At most thirty.')
+
+const ITEMS: { readonly [S in KitShelf]: yup.AnyObjectSchema } = {
+  pans: pan,
+  rings: ring,
+  ovens: oven,
+  grills: grill,
+  pots: pot,
+  baths: bath,
+  thermometers: thermometer
+}
+/**
+ * One thing of a shelf.
+ * @throws InvalidInputError
+ */
+export const parseKitItem = <S extends KitShelf>(on: S, input: unknown): Kit[S][number] =>
+  validate(ITEMS[on].required('This is missing.'), input) as unknown as Kit[S][number]
 
 const kitSchema = yup
   .object({

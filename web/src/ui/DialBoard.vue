@@ -4,9 +4,9 @@ import { Checkbox as ACheckbox } from 'ant-design-vue'
 import { computed } from 'vue'
 import { toppedUp, type Dial, type SettingKey, type Settings } from '#core/method/dials'
 import type { RestLength } from '#core/method/method'
-import { turningSaid, turningsBeside } from '#core/method/turning'
 import { capital } from '#core/quantity/format'
 import CountField from './CountField.vue'
+import DialField from './DialField.vue'
 import PickField from './PickField.vue'
 import QuantityField from './QuantityField.vue'
 
@@ -30,9 +30,8 @@ const shown = computed(() =>
   })
 )
 const set = (key: SettingKey, value: unknown): void => emit('turn', { [key]: value })
-const number = (key: SettingKey): number => Number(props.values[key] ?? 0)
 
-const turnings = computed(() => turningsBeside(props.values.turning).map(value => ({ value, label: turningSaid(value) })))
+const FIELDS: ReadonlySet<Dial['kind']> = new Set<Dial['kind']>(['quantity', 'count', 'choice', 'turning'])
 
 const RESTS = [
   { value: 'to the peak', label: 'until it is at its hottest' },
@@ -57,33 +56,12 @@ const USUAL_CLOCK_S = 600
 <template>
   <div class="board">
     <div v-for="d in shown" :key="d.key" class="dial">
-      <quantity-field
-        v-if="d.kind === 'quantity'"
-        class="field"
-        :label="d.label"
-        :dimension="d.dimension"
-        :range="d.range"
-        :model-value="number(d.key)"
-        @update:model-value="v => set(d.key, v)"
-        @problem="m => emit('problem', d.key, m)"
-      />
-      <count-field
-        v-else-if="d.kind === 'count'"
-        class="field"
-        :label="d.label"
-        :unit="d.unit"
-        :range="d.range"
-        :step="d.step"
-        :model-value="number(d.key)"
-        @update:model-value="v => set(d.key, v)"
-      />
-      <pick-field
-        v-else-if="d.kind === 'choice' || d.kind === 'turning'"
-        class="field wide"
-        :label="d.label"
-        :options="d.kind === 'choice' ? d.options : turnings"
-        :model-value="String(values[d.key])"
-        @update:model-value="v => set(d.key, v)"
+      <dial-field
+        v-if="FIELDS.has(d.kind)"
+        :dial="d"
+        :values="values"
+        @turn="s => emit('turn', s)"
+        @problem="(key, m) => emit('problem', key, m)"
       />
       <template v-else-if="d.kind === 'rest'">
         <pick-field class="field wide" :label="d.label" :options="RESTS" :model-value="rest.kind" @update:model-value="restFor" />
@@ -162,11 +140,11 @@ const USUAL_CLOCK_S = 600
   align-content: flex-start;
   gap: 2px 10px;
 }
-.field {
+.dial :deep(.field) {
   width: 112px;
 }
-.wide {
-  width: 150px;
+.dial :deep(.field.wide) {
+  width: min(100%, 200px);
 }
 .yes {
   align-items: center;

@@ -30,6 +30,7 @@ import { useCook } from '../../stores/cook'
 import { useDraft } from '../../stores/draft'
 import { useUnits } from '../../stores/units'
 import { useSchema } from '../../ui/useSchema'
+import TimeList from '../../ui/TimeList.vue'
 import OutcomeForm from './OutcomeForm.vue'
 
 const CookChart = defineAsyncComponent(() => import('./CookChart.vue'))
@@ -274,11 +275,7 @@ const file = computed(() =>
           <h2>On the board</h2>
           <outcome-form :outcome="record.outcome" @change="judge" />
           <h2>As it happened</h2>
-          <ol v-if="log.length > 0" class="log">
-            <li v-for="e in log" :key="e.id">
-              <span class="when">{{ e.when }}</span> {{ e.what }} <span class="quiet">{{ e.late }}</span>
-            </li>
-          </ol>
+          <time-list v-if="log.length > 0" class="log" :items="log.map(e => ({ key: e.id, when: e.when, what: e.what, note: e.late }))" />
           <p v-else class="quiet">Nothing has happened yet.</p>
         </section>
       </div>
@@ -344,19 +341,11 @@ h2 {
   margin: 18px 0 8px;
 }
 .log {
-  list-style: none;
-  margin: 0;
-  padding: 0;
   columns: 2;
   font-size: 14px;
 }
-.log li {
-  padding: 2px 0;
-}
-.when {
-  display: inline-block;
-  min-width: 52px;
-  color: var(--ink-2);
+.log :deep(li) {
+  break-inside: avoid;
 }
 @media (max-width: 900px) {
   .parts {

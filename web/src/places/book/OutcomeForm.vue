@@ -1,9 +1,11 @@
 <script setup lang="ts">
 /** What the cut face showed. */
-import { Button as AButton, Textarea as ATextarea } from 'ant-design-vue'
+import { Form as AForm, FormItem as AFormItem, Textarea as ATextarea } from 'ant-design-vue'
 import { onBeforeUnmount, ref, useId, watch } from 'vue'
 import { CRUSTS, VERDICTS, type Crust, type Outcome, type Verdict } from '#core/book/record'
-import { NOTES_LENGTH } from '#core/book/cookSchema'
+import { NOTES_LENGTH, parseOutcome } from '#core/book/cookSchema'
+import ChoiceRow from '../../ui/ChoiceRow.vue'
+import { useSchema } from '../../ui/useSchema'
 
 const props = defineProps<{ outcome: Outcome; dark?: boolean }>()
 const emit = defineEmits<{ change: [outcome: Outcome] }>()
@@ -21,7 +23,8 @@ function flush(): void {
   if (waiting === undefined) return
   clearTimeout(waiting)
   waiting = undefined
-  emit('change', { ...props.outcome, notes: notes.value })
+  const written = form.submit()
+  if (written) emit('change', written)
 }
 function typed(): void {
   clearTimeout(waiting)
@@ -34,40 +37,30 @@ function choose(part: Partial<Outcome>): void {
 }
 onBeforeUnmount(flush)
 
-const again = <T,>(now: T | null, chosen: T): T | null => (now === chosen ? null : chosen)
+const form = useSchema(parseOutcome, () => ({ ...props.outcome, notes: notes.value }))
+
+const NOT_SAID = 'not said'
 const WORDS: Record<Verdict, string> = { under: 'underdone', 'as wanted': 'as wanted', over: 'overdone' }
+const donenesses = [...VERDICTS.map(v => ({ value: v as string, label: WORDS[v] })), { value: NOT_SAID, label: NOT_SAID }]
+const crusts = [...CRUSTS.map(c => ({ value: c as string, label: c as string })), { value: NOT_SAID, label: NOT_SAID }]
+const said = <T extends string>(chosen: string): T | null => (chosen === NOT_SAID ? null : (chosen as T))
 </script>
 
 <template>
-  <div class="form" :class="{ dark }">
-    <div role="group" :aria-labelledby="`${id}-d`">
-      <span :id="`${id}-d`">Doneness</span>
-      <div class="bar">
-        <a-button
-          v-for="v in VERDICTS"
-          :key="v"
-          :aria-pressed="outcome.doneness === v"
-          @click="choose({ doneness: again<Verdict>(outcome.doneness, v) })"
-        >
-          {{ WORDS[v] }}
-        </a-button>
-      </div>
-    </div>
-    <div role="group" :aria-labelledby="`${id}-c`">
-      <span :id="`${id}-c`">Crust</span>
-      <div class="bar">
-        <a-button
-          v-for="c in CRUSTS"
-          :key="c"
-          :aria-pressed="outcome.crust === c"
-          @click="choose({ crust: again<Crust>(outcome.crust, c) })"
-        >
-          {{ c }}
-        </a-button>
-      </div>
-    </div>
-    <div>
-      <label :for="`${id}-n`">Notes</label>
+  <a-form class="form" :class="{ dark }" layout="vertical" @submit="flush">
+    <choice-row
+      label="Doneness"
+      :options="donenesses"
+      :model-value="outcome.doneness ?? NOT_SAID"
+      @update:model-value="v => choose({ doneness: said<Verdict>(v) })"
+    />
+    <choice-row
+      label="Crust"
+      :options="crusts"
+      :model-value="outcome.crust ?? NOT_SAID"
+      @update:model-value="v => choose({ crust: said<Crust>(v) })"
+    />
+    <a-form-item label="Notes" :html-for="`${id}-n`" v-bind="form.item('notes')">
       <a-textarea
         :id="`${id}-n`"
         v-model:value="notes"
@@ -77,8 +70,8 @@ const WORDS: Record<Verdict, string> = { under: 'underdone', 'as wanted': 'as wa
         @input="typed"
         @blur="flush"
       />
-    </div>
-  </div>
+    </a-form-item>
+  </a-form>
 </template>
 
 <style scoped>
@@ -87,39 +80,19 @@ const WORDS: Record<Verdict, string> = { under: 'underdone', 'as wanted': 'as wa
   flex-direction: column;
   gap: 12px;
 }
-span,
-label {
-  display: block;
-  font-size: 14px;
-  color: var(--ink-2);
-  margin-bottom: 4px;
+.form .ant-form-item {
+  margin: 0;
 }
-.bar {
-  display: flex;
-  gap: 8px;
-  flex-wrap: wrap;
-}
-.bar .ant-btn {
-  height: 40px;
-}
-.bar .ant-btn[aria-pressed='true'] {
-  background: var(--ink);
-  color: var(--chalk);
-  border-color: var(--ink);
-}
-.dark span,
-.dark label {
+.dark :deep(.label),
+.dark :deep(label:not(.ant-radio-button-wrapper)) {
   color: #b5bab6;
   font-size: 17px;
 }
-.dark .ant-btn {
-  height: 60px;
-  padding: 0 24px;
+.dark :deep(.ant-radio-button-wrapper) {
+  display: inline-flex;
+  align-items: center;
+  min-height: 60px;
+  padding: 0 20px;
   font-size: 19px;
-}
-.dark .ant-btn[aria-pressed='true'] {
-  background: #e69f3c;
-  border-color: #e69f3c;
-  color: #17120a;
 }
 </style>

@@ -28,9 +28,9 @@ const drawing = useTemplateRef<SVGSVGElement>('drawing')
 /** On a narrow screen a third of it at a time, large enough for a thumb: from the left edge of each, all as wide. */
 const narrow = useMediaQuery('(max-width: 760px)')
 const PARTS = [
-  { id: 'front', says: 'Neck, shoulder, chest', from: 0 },
-  { id: 'middle', says: 'Back and belly', from: 290 },
-  { id: 'back', says: 'Rump and leg', from: 590 }
+  { id: 'front', says: 'Shoulder end', from: 0 },
+  { id: 'middle', says: 'Middle', from: 290 },
+  { id: 'back', says: 'Leg end', from: 590 }
 ] as const
 const PART_WIDE = 400
 type PartOfSide = (typeof PARTS)[number]
@@ -308,9 +308,20 @@ text.light {
   padding-left: 18px;
 }
 @media (max-width: 760px) {
+  .side {
+    display: flex;
+    flex-direction: column;
+    gap: 6px;
+  }
   .layers {
     position: static;
-    margin-bottom: 4px;
+    order: 2;
+  }
+  .key {
+    order: 3;
+  }
+  .parts {
+    order: 1;
   }
   .drawing {
     margin: 0 -16px;

@@ -7,6 +7,7 @@ import { carvingOf } from '#core/meat/carve'
 import type { Piece } from '#core/meat/piece'
 import { showLength, showMass, shownText } from '#core/quantity/format'
 import { cutPaths, grainPath } from '../../section/cutOutline'
+import StepList from '../../ui/StepList.vue'
 import type { ShownSection } from './sectionOf'
 import { useUnits } from '../../stores/units'
 
@@ -87,6 +88,10 @@ const each = computed(() => {
     ? `${cuts}: for ${props.guests}, about ${perGuest.slices} each, ${shownText(showMass(perGuest.grams, units.system))} a head`
     : cuts
 })
+const steps = computed(() => [
+  ...carving.value.steps,
+  ...(carving.value.leaning ? ['Hold the knife at a slant: its fibres stand upright, and a slanting slice cuts them shorter.'] : [])
+])
 </script>
 
 <template>
@@ -127,10 +132,7 @@ const each = computed(() => {
             Cooked it weighs {{ shownText(showMass(carving.cookedG, units.system)) }}{{ cut.bone ? ' off the bone' : '' }}.</span
           >
         </p>
-        <ol>
-          <li v-for="s in carving.steps" :key="s">{{ s }}</li>
-          <li v-if="carving.leaning">Hold the knife at a slant: its fibres stand upright, and a slanting slice cuts them shorter.</li>
-        </ol>
+        <step-list :steps="steps" />
       </div>
     </div>
   </section>
@@ -174,12 +176,6 @@ const each = computed(() => {
 .bone {
   fill: #f4efe2;
   stroke: #b9ad93;
-}
-ol {
-  margin: 6px 0 0;
-  padding-left: 20px;
-  line-height: 1.45;
-  font-size: 14.5px;
 }
 @media (max-width: 760px) {
   .board {

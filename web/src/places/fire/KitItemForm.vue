@@ -1,13 +1,15 @@
 <script setup lang="ts">
 /** One thing of the kit with the figures that count for its heat. What is typed is taken at once. */
-import { Button as AButton, Checkbox as ACheckbox, Input as AInput } from 'ant-design-vue'
-import { computed, ref, watch } from 'vue'
+import { Button as AButton, Checkbox as ACheckbox, Form as AForm, FormItem as AFormItem, Input as AInput } from 'ant-design-vue'
+import { computed, ref, useId, watch } from 'vue'
 import type { KitShelf } from '#core/kit/kit'
+import { parseKitItem } from '#core/kit/kitSchema'
 import { useKit } from '../../stores/kit'
 import { useUnits } from '../../stores/units'
 import CountField from '../../ui/CountField.vue'
 import PickField from '../../ui/PickField.vue'
 import QuantityField from '../../ui/QuantityField.vue'
+import { useSchema } from '../../ui/useSchema'
 import { kitFields, type AnyItem } from './kitFields'
 
 const props = defineProps<{
@@ -19,6 +21,7 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [item: AnyItem]; remove: [] }>()
 const kit = useKit()
 const units = useUnits()
+const id = useId()
 const fields = computed(() => kitFields(props.shelf, props.item, units.system, kit.kit.altitudeM))
 
 const change = (part: object): void => emit('change', { ...props.item, ...part })
@@ -27,16 +30,21 @@ watch(
   () => props.item.name,
   is => (name.value = is)
 )
+const form = useSchema(
+  input => parseKitItem(props.shelf, input),
+  () => ({ ...props.item, name: name.value.trim() })
+)
 function rename(): void {
-  const written = name.value.trim()
-  if (written && written !== props.item.name) change({ name: written })
-  else name.value = props.item.name
+  const item = form.submit()
+  if (item && item.name !== props.item.name) emit('change', item)
 }
 </script>
 
 <template>
-  <div class="form">
-    <label class="name">Name <a-input v-model:value="name" :maxlength="60" @blur="rename" @press-enter="rename" /></label>
+  <a-form class="form" layout="vertical" @submit="rename">
+    <a-form-item class="name" label="Name" :html-for="`${id}-name`" v-bind="form.item('name')">
+      <a-input :id="`${id}-name`" v-model:value="name" :maxlength="60" @blur="rename" />
+    </a-form-item>
     <template v-for="f in fields" :key="f.label">
       <quantity-field
         v-if="f.kind === 'quantity'"
@@ -66,7 +74,7 @@ function rename(): void {
       <a-checkbox v-else class="yes" :checked="f.value" @update:checked="(yes: boolean) => change(f.set(yes))">{{ f.label }}</a-checkbox>
     </template>
     <a-button v-if="!last" class="link remove" @click="emit('remove')">Take it away</a-button>
-  </div>
+  </a-form>
 </template>
 
 <style scoped>
@@ -81,8 +89,7 @@ function rename(): void {
 }
 .name {
   grid-column: 1 / -1;
-  font-size: 13px;
-  color: var(--ink-2);
+  margin: 0;
 }
 .yes {
   min-height: 32px;

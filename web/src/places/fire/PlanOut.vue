@@ -2,6 +2,7 @@
 /** A plan on its way out: counted back from the table, as a page, a calendar and a plan file; and one coming in. */
 import { MOMENT, timeWritten } from '../../ui/moments'
 import MomentField from '../../ui/MomentField.vue'
+import TimeList from '../../ui/TimeList.vue'
 import FileField from '../../ui/FileField.vue'
 import { Button as AButton } from 'ant-design-vue'
 import dayjs from 'dayjs'
@@ -148,11 +149,7 @@ async function open(file: File): Promise<void> {
     <div v-if="of" class="back" :aria-busy="stale">
       <moment-field v-model="serveAt" class="at" label="On the table at" />
       <a-button class="link no-print" @click="fromNow">Starting now</a-button>
-      <ol :class="{ stale }">
-        <li v-for="s in schedule" :key="s.at + s.what">
-          <time>{{ s.at }}</time> {{ s.what }}
-        </li>
-      </ol>
+      <time-list :class="{ stale }" :items="schedule.map(s => ({ key: s.at + s.what, when: s.at, what: s.what }))" />
       <div class="acts no-print">
         <a-button :disabled="held || stale" @click="toThePass">On the pass</a-button>
         <a-button :disabled="held || stale" @click="print">Print</a-button>
@@ -172,11 +169,8 @@ async function open(file: File): Promise<void> {
   padding-top: 10px;
 }
 
-ol {
-  list-style: none;
-  padding: 0;
-  margin: 8px 0;
-  line-height: 1.6;
+.times {
+  margin-top: 10px;
 }
 .said {
   min-height: 22px;
@@ -191,10 +185,5 @@ ol {
 }
 .acts .ant-btn {
   height: 40px;
-}
-time {
-  font-weight: 600;
-  font-variant-numeric: tabular-nums;
-  margin-right: 8px;
 }
 </style>

@@ -87,4 +87,20 @@ h1 {
     font-size: 18px;
   }
 }
+@media (max-height: 520px) and (min-width: 560px) {
+  h1 {
+    font-size: 26px;
+  }
+  .clock {
+    font-size: min(20vw, 42vh);
+  }
+  .late .clock,
+  .hours .clock {
+    font-size: min(13vw, 30vh);
+  }
+  .advice {
+    font-size: 15px;
+    margin-top: 4px;
+  }
+}
 </style>
