@@ -103,6 +103,46 @@ test('axe finds nothing at any place, nor on a phone, where nothing is wider tha
   }
 })
 
+/** What is wider than the page, or cut off in its box. */
+const lost = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const wide = document.documentElement.clientWidth
+    const found = document.documentElement.scrollWidth > wide ? [`the page, ${document.documentElement.scrollWidth}`] : []
+    for (const e of document.querySelectorAll<HTMLElement>('body *')) {
+      if (e.childElementCount > 0 || !e.textContent.trim() || e.closest('svg, .apexcharts-canvas, [aria-hidden=true]')) continue
+      const { width, height, right } = e.getBoundingClientRect()
+      const { overflowX, visibility } = getComputedStyle(e)
+      if (width < 2 || height < 2 || visibility === 'hidden') continue
+      if (right > wide + 1 && !e.closest('.ant-table-content, .ant-tabs-nav')) found.push(`off the edge: ${e.textContent.trim()}`)
+      if (overflowX !== 'visible' && e.scrollWidth > e.clientWidth + 1) found.push(`cut off: ${e.textContent.trim()}`)
+    }
+    return found
+  })
+test('at twice the size, and as narrow as text can be made, nothing is lost', async ({ page }) => {
+  test.setTimeout(180_000)
+  // A page of 1280 × 800 read at 200 %, and one read at 400 % (WCAG 2.2, 1.4.4 and 1.4.10).
+  for (const viewport of [
+    { width: 640, height: 400 },
+    { width: 320, height: 256 }
+  ]) {
+    await page.setViewportSize(viewport)
+    for (const path of PLACES) {
+      await page.goto(`${app.url}${path}`)
+      await page.waitForTimeout(500)
+      expect(await lost(page), `${path} at ${viewport.width} px`).toEqual([])
+    }
+  }
+})
+
+test('a phone on its side has the call and the great key in sight', async ({ page }) => {
+  await page.goto(`${app.url}/fire`)
+  await page.getByRole('button', { name: 'Light the stove' }).click()
+  await page.getByRole('button', { name: 'Ring is lit' }).click()
+  await page.setViewportSize({ width: 844, height: 390 })
+  await expect(page.getByRole('heading', { name: /Lay the/ })).toBeInViewport({ ratio: 1 })
+  await expect(page.getByRole('button', { name: 'It is in' })).toBeInViewport({ ratio: 1 })
+})
+
 test('axe finds nothing at a lit stove with every panel open', async ({ page }) => {
   await page.goto(`${app.url}/fire`)
   await page.getByRole('button', { name: 'Light the stove' }).click()

@@ -36,6 +36,12 @@ export function emptyBrowser(): void {
   setActivePinia(createPinia())
 }
 
+/** As wide as a phone, or not. */
+export function screenOf(narrow: boolean): void {
+  const deaf = { addEventListener: vi.fn(), removeEventListener: vi.fn(), addListener: vi.fn(), removeListener: vi.fn() }
+  vi.stubGlobal('matchMedia', (media: string) => ({ media, matches: narrow, ...deaf }))
+}
+
 /** The field with that label, as a cook finds it. */
 export function field(within: VueWrapper, label: string): HTMLInputElement {
   const found = within.findAll('label').find(l => l.text() === label)

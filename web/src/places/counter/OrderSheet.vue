@@ -12,12 +12,13 @@ import {
 import { computed, ref, watch } from 'vue'
 import { REGION_NAMES } from '#core/meat/cut'
 import { slipOf, slipText } from '#core/shop/orderSlip'
-import { NOTE_LENGTH, ORDER_LIMITS } from '#core/shop/schema'
+import { NOTE_LENGTH, ORDER_LIMITS, parseOrder } from '#core/shop/schema'
 import { PIECE_LIMITS } from '#core/meat/piece'
 import { LATE_K, type Allows } from '#core/plan/thickness'
 import { showDuration, showLength, showTemperatureRise, shownText } from '#core/quantity/format'
 import { saveFile } from '../../ui/saveFile'
 import QuantityField from '../../ui/QuantityField.vue'
+import { useSchema } from '../../ui/useSchema'
 import { api } from '../../api/client'
 import { useCounter } from '../../stores/counter'
 import { useUnits } from '../../stores/units'
@@ -28,6 +29,8 @@ const units = useUnits()
 const slip = computed(() => slipOf(counter.slip, counter.chosen, units.system))
 const text = computed(() => slipText(slip.value, counter.region))
 const changing = ref(false)
+const form = useSchema(parseOrder, () => counter.slip)
+form.submit()
 const said = ref('')
 
 const allows = ref<readonly Allows[] | null>(null)
@@ -103,7 +106,7 @@ const print = (): void => window.print()
 
     <a-modal v-model:open="changing" :title="`${slip.title}, for ${REGION_NAMES[counter.region]}`" :footer="null">
       <a-form class="fields" layout="vertical">
-        <a-form-item label="Number" html-for="order-pieces">
+        <a-form-item label="Number" html-for="order-pieces" v-bind="form.item('pieces')">
           <a-input-number
             id="order-pieces"
             :value="counter.slip.pieces"
@@ -140,7 +143,7 @@ const print = (): void => window.print()
         <a-checkbox :checked="counter.slip.notNeedled" @update:checked="(notNeedled: boolean) => counter.changeOrder({ notNeedled })">
           Not tenderised by needles
         </a-checkbox>
-        <a-form-item class="wide" label="Anything else" html-for="order-note">
+        <a-form-item class="wide" label="Anything else" html-for="order-note" v-bind="form.item('note')">
           <a-input
             id="order-note"
             :value="counter.slip.note"

@@ -1,6 +1,5 @@
-/** What the browser keeps, and how it gets to the server in the end. */
-import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+/** What is planned: the draft, its plan, the ticket. */
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
 import { isTender } from '#core/meat/cut'
 import { CUTS } from '#core/meat/cuts'
@@ -8,165 +7,19 @@ import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { asked, planned } from '#core/plan/planned.fixture'
 import { by } from '#core/request/request'
 import { setupOf, settingsOf } from '#core/request/setup'
-import { standing } from '#core/session/events'
-import { useCook } from './cook'
-import { READY_KITS } from '#core/kit/kit'
 import { useDraft } from './draft'
 import { useGuests } from './guests'
-import { useKit } from './kit'
 import { usePass } from './pass'
 import { usePlan } from './plan'
 import { usePreparation } from './preparation'
-import { useUnits } from './units'
+import { freshEach, reload, silent, storage } from './fresh.fixture'
 
 const { start } = vi.hoisted(() => ({ start: vi.fn() }))
 vi.mock('../workers/engine', () => ({ startEngine: start, askEngine: vi.fn() }))
 
+freshEach()
+beforeEach(() => void start.mockReset().mockImplementation(silent))
 const { plan: PLAN } = planned(FIRST_REQUEST)
-const RESULT = { request: FIRST_REQUEST, plan: PLAN, preheatS: 212 }
-const silent = (): unknown => ({ remote: new Proxy({}, { get: () => () => new Promise(() => undefined) }), terminate: () => undefined })
-
-const storage = new Map<string, string>()
-let sent: { method: string; path: string; body: unknown }[] = []
-let server: 'up' | 'down' | 'refuses' = 'up'
-
-beforeEach(() => {
-  storage.clear()
-  sent = []
-  server = 'up'
-  vi.useFakeTimers()
-  start.mockReset().mockImplementation(silent)
-  vi.stubGlobal('localStorage', {
-    getItem: (key: string) => storage.get(key) ?? null,
-    setItem: (key: string, value: string) => void storage.set(key, value),
-    removeItem: (key: string) => void storage.delete(key)
-  })
-  vi.stubGlobal('fetch', (path: string, { method, body }: { method: string; body?: string }) => {
-    if (server === 'down') return Promise.reject(new TypeError('no route'))
-    if (server === 'refuses') return Promise.resolve(new Response(JSON.stringify({ detail: 'Not like this.' }), { status: 422 }))
-    sent.push({ method, path, body: body === undefined ? undefined : JSON.parse(body) })
-    return Promise.resolve(new Response('{}', { status: 200 }))
-  })
-  setActivePinia(createPinia())
-})
-afterEach(() => {
-  vi.unstubAllGlobals()
-  vi.useRealTimers()
-})
-
-/** The page closed and opened again. */
-function reload(): void {
-  vi.clearAllTimers()
-  setActivePinia(createPinia())
-}
-const settle = (): Promise<unknown> => vi.advanceTimersByTimeAsync(10_000)
-
-describe('a cook under way', () => {
-  it('is sent in the order it happened', async () => {
-    const cook = useCook()
-    cook.begin('Strip', RESULT, null)
-    cook.say({ kind: 'lit' })
-    cook.say({ kind: 'laid' })
-    await settle()
-    expect(sent.map(s => s.path)).toEqual(['/api/cooks', `/api/cooks/${cook.cook?.id}/events`, `/api/cooks/${cook.cook?.id}/events`])
-    expect(cook.unsent).toBe(0)
-  })
-
-  it('waits for a dead server, through a closed page, and loses nothing', async () => {
-    server = 'down'
-    const before = useCook()
-    before.begin('Strip', RESULT, null)
-    before.say({ kind: 'laid' })
-    await settle()
-    expect(before.offline).toBe(true)
-    expect(before.unsent).toBe(2)
-
-    reload()
-    const after = useCook()
-    expect(after.cook?.id).toBe(before.cook?.id)
-    after.say({ kind: 'turned' })
-    server = 'up'
-    await settle()
-    expect(after.unsent).toBe(0)
-    expect(after.offline).toBe(false)
-    const kinds = sent.flatMap(s => ((s.body as { events?: { kind: string }[] }).events ?? []).map(e => e.kind))
-    expect(kinds).toEqual(['laid', 'turned'])
-  })
-
-  it('refused for good, a letter does not hold up the others, and the cook is still here', async () => {
-    const cook = useCook()
-    server = 'refuses'
-    cook.begin('Strip', RESULT, null)
-    await settle()
-    expect(cook.refused).toBe('Not like this.')
-    expect(cook.unsent).toBe(0)
-    expect(cook.cook?.title).toBe('Strip')
-  })
-
-  it('takes nothing that cannot have happened, and nothing before what already has', () => {
-    const cook = useCook()
-    cook.begin('Strip', RESULT, null)
-    cook.say({ kind: 'turned' })
-    expect(cook.cook?.events).toHaveLength(0)
-    cook.say({ kind: 'laid' }, 50_000)
-    cook.say({ kind: 'turned' }, 20_000)
-    expect(cook.cook?.events.map(e => e.at)).toEqual([50_000, 50_000])
-  })
-
-  it('undo takes back the last thing said, then the one before, then nothing', () => {
-    const cook = useCook()
-    cook.begin('Strip', RESULT, null)
-    cook.say({ kind: 'laid' })
-    cook.say({ kind: 'reading', coreC: 20 })
-    expect(cook.undo()?.kind).toBe('reading')
-    expect(cook.undo()?.kind).toBe('laid')
-    expect(cook.undo()).toBeNull()
-    expect(cook.progress?.state).toBe('ready')
-    expect(cook.cook?.events).toHaveLength(4)
-  })
-
-  it('what is taken back by name leaves alone what was said since, of every cook it was said of', () => {
-    const cook = useCook()
-    const one = cook.begin('One', RESULT, null)
-    const two = cook.begin('Two', RESULT, null)
-    vi.setSystemTime(10_000)
-    cook.say({ kind: 'lit' }, 10_000, [one, two])
-    vi.setSystemTime(20_000)
-    const late = cook.say({ kind: 'delayed', seconds: 600 }, 20_000, [one, two])
-    vi.setSystemTime(30_000)
-    cook.say({ kind: 'laid' }, 30_000, [one])
-    cook.takeBack(late)
-    const stands = (id: string): string[] => standing(cook.cooks.find(c => c.id === id)!.events).map(e => e.kind)
-    expect(stands(one)).toEqual(['lit', 'laid'])
-    expect(stands(two)).toEqual(['lit'])
-  })
-
-  it('thrown away it is off the stove and out of the book, and put back it is in both', async () => {
-    const cook = useCook()
-    const id = cook.begin('Strip', RESULT, null)
-    cook.say({ kind: 'lit' })
-    const back = cook.throwAway(id)
-    expect(cook.cooks).toHaveLength(0)
-    back()
-    await settle()
-    expect(cook.cook?.events).toHaveLength(1)
-    expect(sent.slice(-2).map(s => `${s.method} ${s.path}`)).toEqual([`DELETE /api/cooks/${id}`, `POST /api/cooks/${id}/restored`])
-  })
-
-  it('only the last verdict is sent, and put away the cook is still at hand', async () => {
-    server = 'down'
-    const cook = useCook()
-    cook.begin('Strip', RESULT, null)
-    const id = cook.cook?.id ?? ''
-    for (const notes of ['a', 'ab', 'abc']) cook.judge(id, { doneness: null, crust: null, notes })
-    cook.clear()
-    server = 'up'
-    await settle()
-    expect(sent.filter(s => s.path.endsWith('/outcome')).map(s => (s.body as { notes: string }).notes)).toEqual(['abc'])
-    expect(cook.cook).toBeNull()
-    expect(cook.last?.outcome.notes).toBe('abc')
-  })
-})
 
 describe('the draft', () => {
   it('survives a reload', () => {
@@ -222,64 +75,6 @@ describe('the draft', () => {
     expect(draft.firstProblem).toEqual(['Thickness', 'Not a length.'])
     draft.take(CUTS[1])
     expect(draft.firstProblem).toBeUndefined()
-  })
-})
-
-describe('units', () => {
-  it('change everywhere and stay changed', () => {
-    useUnits().toggle()
-    reload()
-    expect(useUnits().system).toBe('us')
-    expect(useUnits().label).toBe('in · °F · oz')
-  })
-})
-
-describe('the kit', () => {
-  const heavy = { ...READY_KITS[0].kit.pans[0], floorMm: 9, name: 'Heavy' }
-
-  it('goes along with the draft, outlives the page and reaches the server once there is one', async () => {
-    server = 'down'
-    expect(useKit().put('pans', heavy)).toBe(true)
-    await nextTick()
-    expect(useDraft().request.kit.pan.floorMm).toBe(9)
-    expect(useDraft().touched).toBe(false)
-    reload()
-    expect(useKit().kit.pans[0].name).toBe('Heavy')
-    expect(useKit().unsent).toBe(true)
-    server = 'up'
-    await useKit().load()
-    expect(sent.find(s => s.method === 'PUT' && s.path === '/api/kit')?.body).toMatchObject({ pans: [{ name: 'Heavy' }, {}, {}, {}, {}] })
-    expect(useKit().unsent).toBe(false)
-  })
-
-  it('a pan that is taken away is replaced in the draft; what cannot be is refused; undo brings it back', async () => {
-    const kit = useKit()
-    kit.remove('pans', 'cast-iron-28')
-    await nextTick()
-    expect(useDraft().request.kit.pan.id).toBe('cast-iron-24')
-    kit.undo()
-    expect(kit.kit.pans.map(p => p.id)).toContain('cast-iron-28')
-    expect(kit.replace({ ...kit.kit, rings: [] })).toBe(false)
-    expect(kit.problem).toContain('one ring at least')
-    expect(kit.kit.rings).not.toEqual([])
-  })
-})
-
-describe('guests', () => {
-  it('each doneness once, the rarest first; a scale that crosses itself is not kept; a school keeps the word', () => {
-    const guests = useGuests()
-    expect(guests.targets).toEqual([54])
-    guests.seat(59, 'Bo')
-    guests.seat(50)
-    guests.seat(59)
-    expect(guests.targets).toEqual([50, 59])
-    guests.dismiss(guests.guests[1].id)
-    expect(guests.targets).toEqual([59])
-    expect(guests.setOwn({ ...guests.own, bands: guests.own.bands.map((b, i) => (i === 1 ? { ...b, aim: 20 } : b)) })).toBeTruthy()
-    guests.goBy('hot', 'medium rare')
-    expect(useDraft().request).toMatchObject({ target: { scaleId: 'hot', coreC: 60 } })
-    reload()
-    expect(useGuests().guests.map(g => g.name)).toEqual(['Bo', ''])
   })
 })
 
