@@ -139,7 +139,8 @@ export const heatsOf = (cut: Cut): readonly Heat[] => cut.suits.map(s => s.heat)
 export const braiseAdvice = (cut: Cut): string => (cut.braise ? `${cut.braise.because} ${cut.braise.outline}` : '')
 
 /** Tender under 3.2 kg, tough over 4.6 (common survey bands, from memory). */
-export function tendernessWord(cut: Cut): string {
+export type Tenderness = 'very tender' | 'tender' | 'some chew' | 'firm: slice it thin' | 'tough until braised'
+export function tendernessWord(cut: Cut): Tenderness {
   if (cut.braise !== null) return 'tough until braised'
   if (cut.shear.kg < 3.2) return 'very tender'
   if (cut.shear.kg < 3.9) return 'tender'

@@ -89,13 +89,19 @@ function browning<S extends Resting>(method: Method<S>, setup: Setup<S>, free: n
   return history.time[at - 1] + share * (history.time[at] - history.time[at - 1])
 }
 
+/** √(kρc) of a board of hardwood across its grain, J/(m²·K·√s): 0.16 W/(m·K), 650 kg/m³, 1.6 kJ/(kg·K), from memory. */
+const WOOD_EFFUSIVITY = 408
+/** What a board under cold meat passes on, mean over so long, W/(m²·K): it is cooled where the meat lies, as a thick body is. */
+const throughBoard = (contact: number, seconds: number): number => 1 / (1 / contact + Math.sqrt(Math.PI * seconds) / (2 * WOOD_EFFUSIVITY))
+
 /** Mean temperature of the piece after some minutes on a board in the room, °C. */
 export function warmedUp<S extends Resting>(method: Method<S>, setup: Setup<S>, fridgeC: number, minutes: number): number {
   if (minutes <= 0) return fridgeC
   const cold = { ...setup, piece: { ...setup.piece, startC: fridgeC } }
   const air = openAir(setup.room, setup.constants)
+  const onWood = onBoard(setup.room, setup.constants)
   // A board under cold meat is no warmer than its room.
-  const board = { ...onBoard(setup.room, setup.constants), at: setup.room.temperatureC }
+  const board = { ...onWood, at: setup.room.temperatureC, conductance: throughBoard(onWood.conductance, minutes * MINUTE) }
   const faces = { ...between(board, air), side: air }
   const stage = { name: 'out', end: { after: minutes * MINUTE }, faces }
   const { history } = run(method.subject(cold, 'coarse'), [stage], KEEP_ENDS)

@@ -4,7 +4,7 @@
  * rules, and each rule that counts says so in words.
  */
 import { densityOf } from '#core/heat/properties'
-import { heatsOf, isTender, type Cut, type Heat } from '#core/meat/cut'
+import { heatsOf, isTender, tendernessWord, type Cut, type Heat, type Tenderness } from '#core/meat/cut'
 import { CUTS } from '#core/meat/cuts'
 
 export const APPETITES = { light: 0.8, ordinary: 1, hearty: 1.25 } as const
@@ -113,6 +113,15 @@ export function minutesFor(cut: Cut, heat: Heat): number {
   }
 }
 
+/** Its word stands beside every cut: as a reason it is only weighed. */
+const TENDERNESS_COUNTS: Readonly<Record<Tenderness, number>> = {
+  'very tender': 2.2,
+  tender: 1.2,
+  'some chew': -0.3,
+  'firm: slice it thin': -1.8,
+  'tough until braised': -4
+}
+
 /** A budget without a typed price is held against the usual ladder: dear means about five times cheap. */
 const LADDER = [0, 0.35, 0.5, 0.75, 1, 1.6]
 
@@ -131,11 +140,7 @@ function weigh(cut: Cut, ask: Ask): Choice {
   if (cut.price >= 5) note(-0.8, 'Dear.')
   else if (cut.price <= 2) note(0.5, 'Cheap.')
   weighMoney(cut, ask, note)
-  if (cut.shear.kg < 3.2) note(2.2, 'Among the most tender there is.')
-  else if (cut.shear.kg < 3.85) note(1.2, 'Tender.')
-  else if (cut.shear.kg >= 4.9) note(-4, 'Tough unless it is cooked for hours.')
-  else if (cut.shear.kg >= 4.4) note(-1.8, 'Firm: it must be sliced thin.')
-  else note(-0.3, 'Some chew.')
+  note(TENDERNESS_COUNTS[tendernessWord(cut)], '')
 
   if (ask.table === 'mixed') {
     if (cut.profile === 'triangle' || cut.profile === 'tapered log' || cut.id === 'bavette')
@@ -191,4 +196,6 @@ function weighMoney(cut: Cut, ask: Ask, note: (weight: number, text: string) => 
 }
 
 const sum = (list: readonly [number, string][]): number => list.reduce((s, [w]) => s + w, 0)
-const texts = (list: readonly [number, string][]): string[] => [...list].sort((a, b) => b[0] - a[0]).map(([, text]) => text)
+/** Weightiest first; what was only weighed has no words. */
+const texts = (list: readonly [number, string][]): string[] =>
+  [...list].sort((a, b) => b[0] - a[0]).flatMap(([, text]) => (text === '' ? [] : [text]))

@@ -82,7 +82,7 @@ export function slipOf(order: Order, cut: Cut, system: UnitSystem): OrderSlip {
     ...line('Fat', order.fatMm === null ? null : order.fatMm === 0 ? 'trimmed off' : `${length(order.fatMm)} left on`),
     ...line('Trim', trimming.length === 0 ? null : trimming.map(f => `${f.kind} ${f.where}: off`).join('; ')),
     ...line('Tie', order.tied ? 'tied every 3 cm' : cut.form === 'roast' ? 'not tied' : null),
-    ...line('Not', order.notNeedled ? 'tenderised by needles, injected or marinated' : null),
+    ...line('Untreated', order.notNeedled ? 'no needles, nothing injected, no marinade' : null),
     ...line('Also', order.note.trim() === '' ? null : order.note.trim())
   ]
   const many = order.pieces > 1

@@ -95,7 +95,7 @@ function setGoesIn(text: string): void {
   <div class="prepare">
     <section>
       <h2>What each is worth</h2>
-      <p class="quiet">By the engine, for this piece in the pan of the plan.</p>
+      <p class="quiet">Worked out for this piece, in the pan of your plan.</p>
       <p v-if="!store.comparable" class="quiet">A joint is not cooked in a pan: here the list counts, and its start.</p>
       <div v-else class="tables" :class="{ stale: !tables }" :aria-busy="!tables">
         <template v-if="!tables">
