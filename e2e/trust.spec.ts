@@ -108,7 +108,7 @@ const lost = (page: Page): Promise<string[]> =>
   page.evaluate(() => {
     const wide = document.documentElement.clientWidth
     const found = document.documentElement.scrollWidth > wide ? [`the page, ${document.documentElement.scrollWidth}`] : []
-    for (const e of document.querySelectorAll<HTMLElement>('body *')) {
+    for (const e of Array.from(document.querySelectorAll<HTMLElement>('body *'))) {
       if (e.childElementCount > 0 || !e.textContent.trim() || e.closest('svg, .apexcharts-canvas, [aria-hidden=true]')) continue
       const { width, height, right } = e.getBoundingClientRect()
       const { overflowX, visibility } = getComputedStyle(e)

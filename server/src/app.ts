@@ -17,6 +17,8 @@ import { kitRoutes } from './kit/routes'
 import { PacketRepository } from './packets/repository'
 import { packetRoutes } from './packets/routes'
 import { printRoutes } from './print/routes'
+import { ServiceRepository } from './services/repository'
+import { serviceRoutes } from './services/routes'
 import { notFound, HttpProblem, problemHandler } from './problem'
 
 export interface AppParts {
@@ -76,6 +78,7 @@ export function createApp({ db, log, pages }: AppParts): Express {
   api.use('/cooks', cookRoutes(new CookRepository(db)))
   api.use('/packets', packetRoutes(new PacketRepository(db)))
   api.use('/kit', kitRoutes(new KitRepository(db)))
+  api.use('/services', serviceRoutes(new ServiceRepository(db)))
   api.use('/print', printRoutes())
   api.use(notFound)
   app.use('/api', api)

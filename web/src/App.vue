@@ -11,6 +11,8 @@ import { useSpeaker } from './ui/tell'
 const units = useUnits()
 const kit = useKit()
 onMounted(() => void kit.load())
+// Not needed for the first look.
+onMounted(() => void import('./stores/services').then(({ useServices }) => useServices().start()))
 const cook = useCook()
 const route = useRoute()
 const Spoken = useSpeaker()

@@ -98,9 +98,9 @@ describe('a warm start from a plan much like it', () => {
     const wrong = [
       { ...near, slope: 0 },
       { ...near, slope: 20 * near.slope },
-      { free: 20, bias: 0, slope: 0.02 },
-      { free: 9000, bias: -1.5, slope: 0.001 },
-      { free: plain.free, bias: 2, slope: 0.5 }
+      { free: 20, bias: 0, slope: 0.02, coarseC: null },
+      { free: 9000, bias: -1.5, slope: 0.001, coarseC: null },
+      { free: plain.free, bias: 2, slope: 0.5, coarseC: null }
     ]
     for (const warmStart of [near, ...wrong]) {
       const warm = planMethod(method, setup, 54, null, warmStart)

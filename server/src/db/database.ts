@@ -11,6 +11,7 @@ import * as third from './migrations/0003_kit'
 import * as fourth from './migrations/0004_way'
 import * as fifth from './migrations/0005_one_request'
 import * as sixth from './migrations/0006_service'
+import * as seventh from './migrations/0007_services'
 
 const MIGRATIONS: Record<string, Knex.Migration> = {
   '0001_cooks': first,
@@ -18,7 +19,8 @@ const MIGRATIONS: Record<string, Knex.Migration> = {
   '0003_kit': third,
   '0004_way': fourth,
   '0005_one_request': fifth,
-  '0006_service': sixth
+  '0006_service': sixth,
+  '0007_services': seventh
 }
 
 /** Migrations are imported, not searched for on disk, so that they also run when bundled. */

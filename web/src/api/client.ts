@@ -6,6 +6,7 @@ import type { PrintedSheet } from '#core/formats/sheetSchema'
 import type { Kit } from '#core/kit/kit'
 import type { Packet } from '#core/shop/larder'
 import type { Order } from '#core/shop/orderSlip'
+import type { ServiceEvent, ServiceRecord, ServiceSummary } from '#core/service/record'
 import type { UnitSystem } from '#core/quantity/units'
 
 /** The server answered, and refused. */
@@ -64,7 +65,14 @@ async function askPdf(path: string, body: unknown): Promise<Blob> {
   return response.blob()
 }
 
+const servicePath = (id: string): string => `/services/${encodeURIComponent(id)}`
+
 export const api = {
+  services: (skip: number): Promise<{ services: ServiceSummary[]; total: number }> => ask('GET', `/services?skip=${skip}`),
+  service: (id: string): Promise<ServiceRecord> => ask('GET', servicePath(id)),
+  tellService: (id: string, events: readonly ServiceEvent[]): Promise<ServiceRecord> => ask('POST', `${servicePath(id)}/events`, { events }),
+  removeService: (id: string): Promise<void> => ask('DELETE', servicePath(id)),
+  restoreService: (id: string): Promise<ServiceRecord> => ask('POST', `${servicePath(id)}/restored`),
   packets: (): Promise<{ packets: Packet[] }> => ask('GET', '/packets'),
   keep: (packet: Packet): Promise<Packet> => ask('PUT', `/packets/${encodeURIComponent(packet.id)}`, packet),
   use: (id: string): Promise<void> => ask('DELETE', `/packets/${encodeURIComponent(id)}`),

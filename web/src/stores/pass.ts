@@ -15,6 +15,7 @@ import { beefDish } from '#core/service/beef'
 import type { Dish, Kitchen } from '#core/service/dish'
 import type { Service } from '#core/service/schedule'
 import { callsOf, type PassCall } from '#core/service/calls'
+import type { ServiceRecord } from '#core/service/record'
 import { recipeById } from '#core/service/recipes'
 import { asKept, keptThrough, type Kept } from '#core/service/underWay'
 import { dishesOf, kitchenOf, MOST_LINES, type Ticket } from '#core/service/ticket'
@@ -190,6 +191,23 @@ export const usePass = defineStore('pass', () => {
     keeps.value = {}
   }
 
+  /** Another service takes the place of the one that stood here. */
+  function stand({ id, ticket: of, done: calls, keeps: stays }: ServiceRecord): void {
+    keptId.value = id
+    done.value = []
+    keeps.value = {}
+    undoable.value = null
+    if (of) ticket.value = of
+    done.value = calls
+    keeps.value = stays
+    touched.value = of !== null
+  }
+  /** A clean ticket for the same table, on the next evening there is time for. */
+  function startAnew(): void {
+    stand({ id: nanoid(12), name: '', ticket: null, request: null, done: [], keeps: {}, sequence: 0 })
+    ticket.value = { ...example(), diners: ticket.value.diners, cooks: ticket.value.cooks }
+  }
+
   /** The plan as it stands at the fire, put on the ticket; one of the same piece and way is replaced. */
   function putBeef(request: PlanRequest, plan: Plan): string | null {
     const { kind } = request.method
@@ -238,6 +256,9 @@ export const usePass = defineStore('pass', () => {
     tick,
     untick,
     renew,
+    keeps,
+    stand,
+    startAnew,
     putBeef,
     openBeef
   }

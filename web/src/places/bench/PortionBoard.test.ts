@@ -11,7 +11,7 @@ import PortionBoard from './PortionBoard.vue'
 vi.mock('comlink', () => import('../../mounted/comlink.fixture'))
 vi.mock('@vueuse/core', async real => {
   const { ref } = await import('vue')
-  return { ...(await real<typeof import('@vueuse/core')>()), useElementSize: () => ({ width: ref(800), height: ref(300) }) }
+  return { ...(await real<object>()), useElementSize: () => ({ width: ref(800), height: ref(300) }) }
 })
 beforeEach(emptyBrowser)
 

@@ -20,6 +20,7 @@ import { dangersOf } from '#core/safety/dangers'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
 import { usePass } from '../../stores/pass'
+import { useServices } from '../../stores/services'
 import { useUnits } from '../../stores/units'
 import ServiceDrawing from '../../line/ServiceDrawing.vue'
 import CountField from '../../ui/CountField.vue'
@@ -30,6 +31,7 @@ import CallList from './CallList.vue'
 import NextCall from './NextCall.vue'
 import OwnDish from './OwnDish.vue'
 import ConflictLines from './ConflictLines.vue'
+import ServicesDrawer from './ServicesDrawer.vue'
 import TicketList from './TicketList.vue'
 
 const pass = usePass()
@@ -46,6 +48,8 @@ onMounted(() => {
 })
 onUnmounted(() => (pass.watched = false))
 
+const services = useServices()
+const listing = ref(false)
 const working = ref(false)
 const said = ref('')
 function remove(id: string): void {
@@ -138,7 +142,11 @@ async function open(file: File): Promise<void> {
 <template>
   <div class="place sheet-early">
     <main>
-      <h1>The pass</h1>
+      <div class="title">
+        <h1>{{ services.name || 'The pass' }}</h1>
+        <a-button class="link no-print" @click="listing = true">All services</a-button>
+      </div>
+      <services-drawer v-model:open="listing" />
       <p class="quiet head" role="status">{{ headline }}</p>
       <div class="set no-print">
         <moment-field v-model="serveAt" class="when" label="On the table at" />
@@ -248,6 +256,12 @@ async function open(file: File): Promise<void> {
 </template>
 
 <style scoped>
+.title {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 18px;
+}
 .head {
   margin-top: 2px;
 }

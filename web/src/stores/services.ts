@@ -1,0 +1,184 @@
+/**
+ * Services on the server: what is decided here of the one in hand is told there, what was decided at another device
+ * is taken over, and any other can be opened in its place.
+ */
+import { nanoid } from 'nanoid'
+import { defineStore } from 'pinia'
+import { computed, shallowRef, watch } from 'vue'
+import type { ServiceEvent, ServiceRecord } from '#core/service/record'
+import { api, RefusedError } from '../api/client'
+import { useDraft } from './draft'
+import { kept } from './kept'
+import { outbox } from './outbox'
+import { usePass } from './pass'
+
+interface Letter {
+  readonly service: string
+  readonly event: ServiceEvent
+}
+type Whole = 'named' | 'ticket' | 'fire' | 'put off'
+/** What has been said of the service in hand, or heard: as it was, by kind. */
+interface Known {
+  readonly service: string
+  readonly whole: Readonly<Partial<Record<Whole, string>>>
+  readonly done: readonly string[]
+}
+/** A dial under a thumb says nothing until it is let go. */
+const QUIET_MS = 700
+/** Another device is asked after so often while the page is looked at. */
+const ASK_MS = 5000
+
+/** The same for what says the same, in whatever order its keys stand. */
+const canonical = (value: unknown): string =>
+  JSON.stringify(value, (_, v: unknown) =>
+    v !== null && typeof v === 'object' && !Array.isArray(v)
+      ? Object.fromEntries(Object.entries(v).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : v
+  )
+
+export const useServices = defineStore('services', () => {
+  const pass = usePass()
+  const draft = useDraft()
+  const { letters, offline, refused, post, send } = outbox<Letter>('macellaio.services.unsent', ({ service, event }) =>
+    api.tellService(service, [event])
+  )
+  const known = kept<Known>(
+    'macellaio.services.known',
+    () => ({ service: '', whole: {}, done: [] }),
+    stored => stored as Known
+  )
+  const named = kept<string>(
+    'macellaio.services.name',
+    () => '',
+    stored => (typeof stored === 'string' ? stored : '')
+  )
+  const name = computed(() => named.value)
+  /** An example that nobody has touched is no service yet. */
+  const real = computed(() => pass.touched || pass.done.length > 0 || pass.onTheStove)
+  const whole = (): Readonly<Record<Whole, unknown>> => ({
+    named: named.value,
+    ticket: pass.ticket,
+    fire: draft.request,
+    'put off': pass.keeps
+  })
+  const CARRIED = { named: 'name', ticket: 'ticket', fire: 'request', 'put off': 'keeps' } as const
+
+  function say(said: object, instead?: (other: ServiceEvent) => boolean): void {
+    const service = pass.serviceId
+    const event = { id: nanoid(16), at: Date.now(), ...said } as ServiceEvent
+    post({ service, event }, instead && (l => l.service === service && instead(l.event)))
+  }
+  /** Tells what has changed since it was last told or heard. */
+  function tell(): void {
+    if (!real.value) return
+    const before: Known = known.value.service === pass.serviceId ? known.value : { service: pass.serviceId, whole: {}, done: [] }
+    const now = asKnown()
+    for (const kind of Object.keys(CARRIED) as Whole[]) {
+      if (before.whole[kind] === now.whole[kind]) continue
+      if (kind === 'named' && before.whole.named === undefined && named.value === '') continue
+      say({ kind, [CARRIED[kind]]: whole()[kind] }, other => other.kind === kind)
+    }
+    if (before.done.length > 0 && now.done.length === 0) say({ kind: 'begun anew' })
+    else {
+      for (const call of now.done.filter(c => !before.done.includes(c))) say({ kind: 'done', call })
+      for (const call of before.done.filter(c => !now.done.includes(c))) say({ kind: 'not done', call })
+    }
+    known.value = now
+  }
+  function asKnown(): Known {
+    const parts = Object.entries(whole()).map(([kind, value]) => [kind, canonical(value)] as const)
+    return { service: pass.serviceId, whole: Object.fromEntries(parts), done: pass.done }
+  }
+
+  let waiting: ReturnType<typeof setTimeout> | undefined
+  function soon(): void {
+    clearTimeout(waiting)
+    waiting = setTimeout(() => {
+      waiting = undefined
+      tell()
+    }, QUIET_MS)
+  }
+  const untold = (): boolean => waiting !== undefined || letters.value.length > 0
+
+  /** What stands here becomes what the server has. */
+  function take(record: ServiceRecord): void {
+    pass.stand(record)
+    named.value = record.name
+    if (record.request && canonical(record.request) !== canonical(draft.request)) {
+      draft.open(record.request)
+      draft.seat({ named: record.request.guests.named })
+    }
+    known.value = asKnown()
+    clearTimeout(waiting)
+    waiting = undefined
+  }
+
+  const seen = shallowRef<number | null>(null)
+  /** What another device has decided of the service in hand. */
+  async function ask(): Promise<void> {
+    const id = pass.serviceId
+    if (!real.value || untold() || known.value.service !== id) return
+    try {
+      const there = await api.service(id)
+      // Changed here while it was asked: that counts, and is told first.
+      if (untold() || pass.serviceId !== id || there.sequence === seen.value) return
+      seen.value = there.sequence
+      const here = asKnown()
+      const differs =
+        canonical(there.ticket) !== here.whole.ticket ||
+        canonical(there.request) !== here.whole.fire ||
+        canonical(there.done) !== canonical(here.done) ||
+        canonical(there.keeps) !== here.whole['put off'] ||
+        there.name !== named.value
+      if (differs && there.ticket) take(there)
+      offline.value = false
+    } catch (error) {
+      // An older database was put back, or it was never told: it is told anew.
+      if (error instanceof RefusedError && error.status === 404) {
+        known.value = { service: id, whole: {}, done: [] }
+        tell()
+      } else offline.value = true
+    }
+  }
+
+  /** @throws where it cannot be had */
+  async function open(id: string): Promise<void> {
+    if (waiting !== undefined) {
+      clearTimeout(waiting)
+      waiting = undefined
+      tell()
+    }
+    await send()
+    const record = await api.service(id)
+    seen.value = record.sequence
+    take(record)
+  }
+  function startAnew(): void {
+    clearTimeout(waiting)
+    waiting = undefined
+    tell()
+    named.value = ''
+    seen.value = null
+    pass.startAnew()
+  }
+  const rename = (to: string): void => void (named.value = to)
+
+  let asking: ReturnType<typeof setInterval> | undefined
+  /** Once, when the page opens. */
+  function start(): void {
+    if (asking !== undefined) return
+    watch([() => pass.serviceId, () => pass.ticket, () => pass.done, () => pass.keeps, () => draft.request, named, real], soon)
+    // What was decided while the page was being left.
+    if (known.value.service === pass.serviceId || real.value) soon()
+    void send()
+    asking = setInterval(() => {
+      if (document.visibilityState === 'visible') void ask()
+    }, ASK_MS)
+    document.addEventListener('visibilitychange', () => {
+      if (document.visibilityState === 'visible') void ask()
+      else tell()
+    })
+  }
+
+  return { name, offline, refused, letters, start, ask, open, startAnew, rename }
+})
