@@ -10,6 +10,7 @@ import type { Knex } from 'knex'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Logger } from 'pino'
+import { Changes } from './changes'
 import { CookRepository } from './cooks/repository'
 import { cookRoutes } from './cooks/routes'
 import { KitRepository } from './kit/repository'
@@ -75,10 +76,12 @@ export function createApp({ db, log, pages }: AppParts): Express {
     await db.raw('select 1')
     response.json({ status: 'ok' })
   })
-  api.use('/cooks', cookRoutes(new CookRepository(db)))
+  const cooks = new CookRepository(db)
+  const changes = new Changes()
+  api.use('/cooks', cookRoutes(cooks, changes))
   api.use('/packets', packetRoutes(new PacketRepository(db)))
   api.use('/kit', kitRoutes(new KitRepository(db)))
-  api.use('/services', serviceRoutes(new ServiceRepository(db)))
+  api.use('/services', serviceRoutes(new ServiceRepository(db), cooks, changes))
   api.use('/print', printRoutes())
   api.use(notFound)
   app.use('/api', api)

@@ -17,6 +17,7 @@ import { openDatabase } from './db/database'
 const ROOT = resolve(dirname(fileURLToPath(import.meta.url)), '../..')
 const HOST = '127.0.0.1'
 const GRACE_MS = 3000
+const STREAMS_MS = 300
 
 const log = pino({ level: process.env['MACELLAIO_LOG'] ?? 'info' })
 const db = await openDatabase(process.env['MACELLAIO_DB'] ?? join(ROOT, '.data/macellaio.sqlite'))
@@ -46,6 +47,8 @@ function stop(signal: string): void {
     void db.destroy().then(() => process.exit(0))
   })
   server.closeIdleConnections()
+  // A stream would stay open for ever; what is being answered has this long.
+  setTimeout(() => server.closeAllConnections(), STREAMS_MS).unref()
 }
 process.on('SIGINT', () => stop('SIGINT'))
 process.on('SIGTERM', () => stop('SIGTERM'))

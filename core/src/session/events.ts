@@ -38,12 +38,33 @@ export const DELAY_LIMITS_S = [60, 3 * 3600] as const
 /** What a thermometer in meat can show, °C. */
 export const READING_LIMITS = [-5, 110] as const
 
-/** The events that stand: not undone themselves, in the order they happened. */
+/** ms: two hands that say the same so soon after one another, at one device or at two, have done it once. */
+const ECHO_MS = 2000
+
+/**
+ * The events that stand, in the order they happened: not undone, and none the echo of another. What is undone is undone
+ * with its echoes.
+ */
 export function standing(events: readonly CookEvent[]): CookEvent[] {
-  const undone = new Set<string>()
-  for (const e of events) if (e.kind === 'undone') undone.add(e.undoes)
-  return events.filter(e => e.kind !== 'undone' && !undone.has(e.id)).sort((a, b) => a.at - b.at || a.entered - b.entered)
+  /** When each was taken back. */
+  const undone = new Map<string, number>()
+  for (const e of events) if (e.kind === 'undone') undone.set(e.undoes, e.entered)
+  const happened = events.filter(e => e.kind !== 'undone').sort((a, b) => a.at - b.at || a.entered - b.entered)
+  const stand: CookEvent[] = []
+  for (let i = 0; i < happened.length;) {
+    const first = happened[i]
+    let gone = undone.get(first.id) ?? Infinity
+    // What is said after the taking back is said anew.
+    for (i++; i < happened.length && echoes(first, happened[i]) && happened[i].entered <= gone; i++)
+      gone = Math.min(gone, undone.get(happened[i].id) ?? Infinity)
+    if (gone === Infinity) stand.push(first)
+  }
+  return stand
 }
+
+/** Readings and delays are each their own. */
+const echoes = (first: CookEvent, then: CookEvent): boolean =>
+  then.kind === first.kind && first.kind !== 'reading' && first.kind !== 'delayed' && then.at - first.at < ECHO_MS
 
 /** What undo would take back: the last thing entered that still stands. */
 export function undoable(events: readonly CookEvent[]): CookEvent | null {

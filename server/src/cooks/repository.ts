@@ -100,8 +100,24 @@ export class CookRepository {
 
   /** All that were cooked for one table, in the order in which they were lit. */
   async ofService(serviceId: string): Promise<CookSummary[]> {
+    return (await this.litFor(serviceId)).map(summaryOf)
+  }
+
+  /** The same, whole. */
+  async litFor(serviceId: string): Promise<CookRecord[]> {
     const rows = await this.db<CookRow>('cooks').whereNull('removed_at').where({ service_id: serviceId }).orderBy('created_at').limit(100)
-    return (await withEvents(this.db, rows)).map(summaryOf)
+    return withEvents(this.db, rows)
+  }
+
+  /** Ids of those that were thrown away. */
+  async thrownAway(serviceId: string): Promise<string[]> {
+    const rows = await this.db<CookRow>('cooks').whereNotNull('removed_at').where({ service_id: serviceId }).select('id').limit(1000)
+    return rows.map(r => r.id)
+  }
+
+  /** Which service a cook was lit for; null where for none. */
+  async serviceOf(cookId: string): Promise<string | null> {
+    return (await this.db<CookRow>('cooks').where({ id: cookId }).first('service_id'))?.service_id ?? null
   }
 
   find(cookId: string): Promise<CookRecord | null> {

@@ -4,11 +4,13 @@
 import { Router, type Request } from 'express'
 import { MOST_COOKS } from '#core/book/lessons'
 import { parseEvents, parseNewCook, parseOutcome, parseTitle } from '#core/book/cookSchema'
+import type { Changes } from '#server/changes'
 import { HttpProblem } from '#server/problem'
 import type { CookRepository } from './repository'
 
-export function cookRoutes(cooks: CookRepository): Router {
+export function cookRoutes(cooks: CookRepository, changes: Changes): Router {
   const routes = Router()
+  const told = async (id: string): Promise<void> => changes.tell(await cooks.serviceOf(id))
 
   routes.get('/', async (request, response) => {
     const { search, service } = request.query
@@ -20,6 +22,7 @@ export function cookRoutes(cooks: CookRepository): Router {
   routes.post('/', async (request, response) => {
     const cook = parseNewCook(request.body)
     const added = await cooks.add(cook)
+    await told(cook.id)
     response
       .status(added ? 201 : 200)
       .location(`/api/cooks/${cook.id}`)
@@ -36,11 +39,15 @@ export function cookRoutes(cooks: CookRepository): Router {
   })
 
   routes.post('/:id/events', async (request, response) => {
-    response.json(there(await cooks.addEvents(request.params.id, parseEvents(request.body)), request))
+    const record = there(await cooks.addEvents(request.params.id, parseEvents(request.body)), request)
+    await told(record.id)
+    response.json(record)
   })
 
   routes.put('/:id/outcome', async (request, response) => {
-    response.json(there(await cooks.judge(request.params.id, parseOutcome(request.body)), request))
+    const record = there(await cooks.judge(request.params.id, parseOutcome(request.body)), request)
+    await told(record.id)
+    response.json(record)
   })
 
   routes.put('/:id/title', async (request, response) => {
@@ -49,11 +56,13 @@ export function cookRoutes(cooks: CookRepository): Router {
 
   routes.delete('/:id', async (request, response) => {
     there(await cooks.setRemoved(request.params.id, Date.now()), request)
+    await told(request.params.id)
     response.status(204).end()
   })
 
   routes.post('/:id/restored', async (request, response) => {
     there(await cooks.setRemoved(request.params.id, null), request)
+    await told(request.params.id)
     response.json(there(await cooks.find(request.params.id), request))
   })
 

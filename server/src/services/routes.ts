@@ -1,12 +1,14 @@
 /** /api/services: say what was decided of one, find them all, open one at any device. */
 import { Router } from 'express'
 import { parseServiceEvents, parseServiceId } from '#core/formats/serviceSchema'
+import type { Changes } from '#server/changes'
+import type { CookRepository } from '#server/cooks/repository'
 import { HttpProblem } from '#server/problem'
 import type { ServiceRepository } from './repository'
 
 const A_PAGE = 100
 
-export function serviceRoutes(services: ServiceRepository): Router {
+export function serviceRoutes(services: ServiceRepository, cooks: CookRepository, changes: Changes): Router {
   const routes = Router()
 
   routes.get('/', async (request, response) => {
@@ -20,8 +22,18 @@ export function serviceRoutes(services: ServiceRepository): Router {
     response.json(there(await services.find(request.params.id), request.params.id))
   })
 
+  /** What was lit for it, whole; and what of it was thrown away. */
+  routes.get('/:id/cooks', async (request, response) => {
+    const [lit, thrownAway] = await Promise.all([cooks.litFor(request.params.id), cooks.thrownAway(request.params.id)])
+    response.json({ cooks: lit, thrownAway })
+  })
+
+  routes.get('/:id/changes', changes.stream)
+
   routes.post('/:id/events', async (request, response) => {
-    response.json(await services.tell(parseServiceId(request.params.id), parseServiceEvents(request.body)))
+    const record = await services.tell(parseServiceId(request.params.id), parseServiceEvents(request.body))
+    changes.tell(record.id)
+    response.json(record)
   })
 
   routes.delete('/:id', async (request, response) => {

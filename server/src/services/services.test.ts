@@ -2,6 +2,7 @@
 import type { Express } from 'express'
 import type { Knex } from 'knex'
 import { mkdtempSync, rmSync } from 'node:fs'
+import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import pino from 'pino'
@@ -115,5 +116,32 @@ describe('a service', () => {
       .expect(422)
     await request(app).get('/api/services?skip=-1').expect(422)
     expect((await request(app).get('/api/services/saturday')).body).toEqual(before)
+  })
+})
+
+describe('who listens to a service', () => {
+  it('is told of what is decided, of what happens at its fire, and of nothing else', async () => {
+    const server = app.listen(0, '127.0.0.1')
+    await new Promise(ready => server.once('listening', ready))
+    const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`
+    const post = (path: string, body: object): Promise<Response> =>
+      fetch(address + path, { method: 'POST', body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } })
+    const leaving = new AbortController()
+    const stream = await fetch(`${address}/services/saturday/changes`, { signal: leaving.signal })
+    expect(stream.headers.get('content-type')).toBe('text/event-stream')
+    const reader = stream.body!.pipeThrough(new TextDecoderStream()).getReader()
+    let heard = ''
+    const hear = async (times: number): Promise<void> => {
+      while (heard.split('event: changed').length - 1 < times) heard += (await reader.read()).value ?? ''
+    }
+    await post('/services/next-week/events', { events: [said({ kind: 'named', name: 'Not this one' })] })
+    await post('/services/saturday/events', { events: [said({ kind: 'named', name: 'This one' })] })
+    await hear(1)
+    await post('/cooks/cook-second/events', { events: [{ id: 'lit-again', at: 20, entered: 20, kind: 'lit' }] })
+    await hear(2)
+    expect(heard.split('event: changed')).toHaveLength(3)
+    leaving.abort()
+    server.closeAllConnections()
+    await new Promise(closed => server.close(closed))
   })
 })

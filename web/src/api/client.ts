@@ -70,7 +70,11 @@ const servicePath = (id: string): string => `/services/${encodeURIComponent(id)}
 export const api = {
   services: (skip: number): Promise<{ services: ServiceSummary[]; total: number }> => ask('GET', `/services?skip=${skip}`),
   service: (id: string): Promise<ServiceRecord> => ask('GET', servicePath(id)),
-  tellService: (id: string, events: readonly ServiceEvent[]): Promise<ServiceRecord> => ask('POST', `${servicePath(id)}/events`, { events }),
+  cooksFor: (service: string): Promise<{ cooks: CookRecord[]; thrownAway: string[] }> => ask('GET', `${servicePath(service)}/cooks`),
+  /** Each change of a service as it comes, and each time the way there is open again. */
+  changesOf: (service: string): EventSource => new EventSource(`/api${servicePath(service)}/changes`),
+  tellService: (id: string, events: readonly ServiceEvent[]): Promise<ServiceRecord> =>
+    ask('POST', `${servicePath(id)}/events`, { events }),
   removeService: (id: string): Promise<void> => ask('DELETE', servicePath(id)),
   restoreService: (id: string): Promise<ServiceRecord> => ask('POST', `${servicePath(id)}/restored`),
   packets: (): Promise<{ packets: Packet[] }> => ask('GET', '/packets'),

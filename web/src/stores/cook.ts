@@ -189,6 +189,41 @@ export const useCook = defineStore('cook', () => {
     }
   }
 
+  /**
+   * What the server has of the cooks of a service: taken together with what is said here and not there yet. What it
+   * should have and has not, since an older file was put in its place, it is told again.
+   */
+  function hear(service: string, there: readonly CookRecord[], thrownAway: readonly string[]): void {
+    const heard = new Map(there.map(c => [c.id, c]))
+    const onTheirWay = new Set(letters.value.map(l => l.cookId))
+    const here = cooks.value.flatMap(mine => {
+      if (mine.service?.id !== service) return [mine]
+      if (thrownAway.includes(mine.id)) return onTheirWay.has(mine.id) ? [mine] : []
+      const theirs = heard.get(mine.id)
+      const known = new Set(theirs?.events.map(e => e.id))
+      const missing = mine.events.filter(e => !known.has(e.id))
+      if (!onTheirWay.has(mine.id)) tellAgain(mine, theirs === undefined, missing)
+      if (!theirs) return [mine]
+      const events = [...theirs.events, ...missing]
+      const title = onTheirWay.has(mine.id) ? mine.title : theirs.title
+      return [events.length === mine.events.length && title === mine.title ? mine : { ...mine, events, title }]
+    })
+    const news = there.filter(
+      c =>
+        !cooks.value.some(mine => mine.id === c.id) &&
+        !onTheirWay.has(c.id) &&
+        progressOf(c.events).state !== 'carved' &&
+        c.id !== last.value?.id
+    )
+    if (news.length > 0 || here.length < cooks.value.length || here.some((c, i) => c !== cooks.value[i])) cooks.value = [...here, ...news]
+  }
+  function tellAgain({ events: _, outcome, ...cook }: CookRecord, whole: boolean, missing: readonly CookEvent[]): void {
+    const cookId = cook.id
+    if (whole) post({ kind: 'begin', cookId, cook })
+    if (missing.length > 0) post({ kind: 'events', cookId, events: missing })
+    if (whole && JSON.stringify(outcome) !== JSON.stringify(NO_OUTCOME)) post({ kind: 'outcome', cookId, outcome })
+  }
+
   void send()
   return {
     cooks,
@@ -208,6 +243,7 @@ export const useCook = defineStore('cook', () => {
     judge,
     rename,
     clear,
-    throwAway
+    throwAway,
+    hear
   }
 })

@@ -1,8 +1,14 @@
 /** Services at two devices and one server: told once, taken over, kept while the server is away, told anew where it has forgotten. */
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { parseEvents, parseNewCook } from '#core/book/cookSchema'
+import { NO_OUTCOME, type CookRecord } from '#core/book/record'
 import { parseServiceEvents } from '#core/formats/serviceSchema'
+import { planned } from '#core/plan/planned.fixture'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { serviceOf, type ServiceEvent } from '#core/service/record'
+import { standing } from '#core/session/events'
+import { useCook } from './cook'
 import { useDraft } from './draft'
 import { freshEach, settle, silent, storage } from './fresh.fixture'
 import { usePass } from './pass'
@@ -12,25 +18,49 @@ const { start } = vi.hoisted(() => ({ start: vi.fn() }))
 vi.mock('../workers/engine', () => ({ startEngine: start, askEngine: vi.fn() }))
 freshEach()
 
-/** What the server has, by service; it checks what comes as the real one does. */
+/** What the server has; it checks what comes as the real one does. */
 const logs = new Map<string, ServiceEvent[]>()
+const cooks = new Map<string, CookRecord>()
+const thrownAway = new Set<string>()
 let up = true
+
+function answer(method: string, path: string, body: unknown): unknown {
+  const [, kind, id, what] = /^\/api\/(services|cooks)(?:\/([\w-]+))?(?:\/(\w+))?/.exec(path) ?? []
+  if (kind === 'cooks' && id === undefined) {
+    const begun = { ...parseNewCook(body), events: [], outcome: NO_OUTCOME } as CookRecord
+    if (!cooks.has(begun.id)) cooks.set(begun.id, begun)
+    return {}
+  }
+  if (kind === 'cooks' && method === 'DELETE') return void thrownAway.add(id)
+  if (kind === 'cooks') {
+    const of = cooks.get(id)
+    const told = parseEvents(body).filter(e => !of?.events.some(k => k.id === e.id))
+    if (of) cooks.set(id, { ...of, events: [...of.events, ...told] })
+    return of ? {} : null
+  }
+  const ofService = [...cooks.values()].filter(c => c.service?.id === id)
+  if (what === 'cooks')
+    return { cooks: ofService.filter(c => !thrownAway.has(c.id)), thrownAway: ofService.map(c => c.id).filter(c => thrownAway.has(c)) }
+  if (method === 'POST') {
+    const log = logs.get(id) ?? []
+    for (const e of parseServiceEvents(body)) if (!log.some(l => l.id === e.id)) log.push(e)
+    logs.set(id, log)
+  }
+  const log = logs.get(id)
+  return log ? serviceOf(id, log) : null
+}
 beforeEach(() => {
   start.mockReset().mockImplementation(silent)
   logs.clear()
+  cooks.clear()
+  thrownAway.clear()
   up = true
   vi.stubGlobal('document', { visibilityState: 'visible', addEventListener: vi.fn() })
   vi.stubGlobal('fetch', (path: string, { method, body }: { method: string; body?: string }) => {
     if (!up) return Promise.reject(new TypeError('no route'))
-    const id = /^\/api\/services\/([\w-]+)/.exec(path)?.[1]
-    if (id === undefined) return Promise.resolve(new Response('{}'))
-    if (method === 'POST') {
-      const log = logs.get(id) ?? []
-      for (const e of parseServiceEvents(JSON.parse(body ?? ''))) if (!log.some(l => l.id === e.id)) log.push(e)
-      logs.set(id, log)
-    }
-    const log = logs.get(id)
-    return Promise.resolve(log ? new Response(JSON.stringify(serviceOf(id, log))) : new Response('{}', { status: 404 }))
+    const found = answer(method, path, body === undefined ? undefined : JSON.parse(body))
+    if (found === undefined) return Promise.resolve(new Response(null, { status: 204 }))
+    return Promise.resolve(new Response(JSON.stringify(found ?? {}), { status: found === null ? 404 : 200 }))
   })
 })
 
@@ -173,5 +203,67 @@ describe('a service at two devices', () => {
     const told = kinds().length
     for (let i = 0; i < 6; i++) await settle()
     expect(kinds()).toHaveLength(told)
+  })
+})
+
+describe('what is at the fire', () => {
+  const { plan } = planned(FIRST_REQUEST)
+  const light = (): string => {
+    const service = { id: usePass().serviceId, after: null, called: '' }
+    return useCook().begin('Strip', { request: FIRST_REQUEST, plan, preheatS: 200 }, null, service)
+  }
+  const turns = (of: CookRecord): number => standing(of.events).filter(e => e.kind === 'turned').length
+
+  it('lit at one device is on the stove of the other; two hands that turn it in one breath have turned it once', async () => {
+    const [desk, phone] = [device(), device()]
+    desk.page()
+    const atDesk = useCook()
+    light()
+    atDesk.say({ kind: 'lit' })
+    atDesk.say({ kind: 'laid' })
+    await settle()
+    const { serviceId } = usePass()
+    phone.page()
+    await useServices().open(serviceId)
+    const atPhone = useCook()
+    expect(atPhone.cook?.events.map(e => e.kind)).toEqual(['lit', 'laid'])
+
+    vi.advanceTimersByTime(60_000)
+    atDesk.say({ kind: 'turned' })
+    vi.advanceTimersByTime(900)
+    atPhone.say({ kind: 'turned' })
+    await settle()
+    for (const c of [atDesk.cook!, atPhone.cook!, ...cooks.values()]) expect(turns(c)).toBe(1)
+    atPhone.undo()
+    await settle()
+    for (const c of [atDesk.cook!, atPhone.cook!, ...cooks.values()]) expect(turns(c)).toBe(0)
+    atDesk.say({ kind: 'turned' })
+    await settle()
+    expect(turns(atPhone.cook!)).toBe(1)
+  })
+
+  it('thrown away at one it is gone from the other; where the server forgot it, it is told again, whole', async () => {
+    const [desk, phone] = [device(), device()]
+    desk.page()
+    const atDesk = useCook()
+    const id = light()
+    atDesk.say({ kind: 'lit' })
+    await settle()
+    const { serviceId } = usePass()
+    phone.page()
+    await useServices().open(serviceId)
+    const atPhone = useCook()
+
+    // An older file put in its place.
+    cooks.clear()
+    await settle()
+    await settle()
+    expect(cooks.get(id)?.events.map(e => e.kind)).toEqual(['lit'])
+    expect(atDesk.cooks).toHaveLength(1)
+
+    atDesk.throwAway(id)
+    await settle()
+    await settle()
+    expect(atPhone.cooks).toEqual([])
   })
 })

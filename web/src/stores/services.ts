@@ -7,6 +7,7 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import type { ServiceEvent, ServiceRecord } from '#core/service/record'
 import { api, RefusedError } from '../api/client'
+import { useCook } from './cook'
 import { useDraft } from './draft'
 import { kept } from './kept'
 import { outbox } from './outbox'
@@ -25,8 +26,9 @@ interface Known {
 }
 /** A dial under a thumb says nothing until it is let go. */
 const QUIET_MS = 700
-/** Another device is asked after so often while the page is looked at. */
-const ASK_MS = 5000
+/** What another device decided is heard as it is told; where nothing can be heard it is asked for so often. */
+const ASK_MS = 15_000
+const SOON_MS = 300
 
 /** The same for what says the same, in whatever order its keys stand. */
 const canonical = (value: unknown): string =>
@@ -39,6 +41,7 @@ const canonical = (value: unknown): string =>
 export const useServices = defineStore('services', () => {
   const pass = usePass()
   const draft = useDraft()
+  const cook = useCook()
   const { letters, offline, refused, post, send } = outbox<Letter>('macellaio.services.unsent', ({ service, event }) =>
     api.tellService(service, [event])
   )
@@ -114,13 +117,21 @@ export const useServices = defineStore('services', () => {
   }
 
   const seen = shallowRef<number | null>(null)
+  let again: ReturnType<typeof setTimeout> | undefined
   /** What another device has decided of the service in hand. */
   async function ask(): Promise<void> {
     const id = pass.serviceId
-    if (!real.value || untold() || known.value.service !== id) return
+    if (!real.value) return
+    clearTimeout(again)
+    // What is decided here is told first.
+    if (untold() || known.value.service !== id) {
+      again = setTimeout(() => void ask(), offline.value ? ASK_MS : SOON_MS)
+      return
+    }
     try {
-      const there = await api.service(id)
-      // Changed here while it was asked: that counts, and is told first.
+      const [there, { cooks, thrownAway }] = await Promise.all([api.service(id), api.cooksFor(id)])
+      if (pass.serviceId === id) cook.hear(id, cooks, thrownAway)
+      if (untold()) again = setTimeout(() => void ask(), SOON_MS)
       if (untold() || pass.serviceId !== id || there.sequence === seen.value) return
       seen.value = there.sequence
       const here = asKnown()
@@ -149,9 +160,10 @@ export const useServices = defineStore('services', () => {
       tell()
     }
     await send()
-    const record = await api.service(id)
+    const [record, { cooks, thrownAway }] = await Promise.all([api.service(id), api.cooksFor(id)])
     seen.value = record.sequence
     take(record)
+    cook.hear(id, cooks, thrownAway)
   }
   function startAnew(): void {
     clearTimeout(waiting)
@@ -163,6 +175,15 @@ export const useServices = defineStore('services', () => {
   }
   const rename = (to: string): void => void (named.value = to)
 
+  let stream: EventSource | null = null
+  function listen(id: string | null): void {
+    stream?.close()
+    stream = null
+    if (id === null || typeof EventSource === 'undefined') return
+    stream = api.changesOf(id)
+    for (const kind of ['open', 'changed']) stream.addEventListener(kind, () => void ask())
+  }
+
   let asking: ReturnType<typeof setInterval> | undefined
   /** Once, when the page opens. */
   function start(): void {
@@ -171,6 +192,7 @@ export const useServices = defineStore('services', () => {
     // What was decided while the page was being left.
     if (known.value.service === pass.serviceId || real.value) soon()
     void send()
+    watch(() => (real.value ? pass.serviceId : null), listen, { immediate: true })
     asking = setInterval(() => {
       if (document.visibilityState === 'visible') void ask()
     }, ASK_MS)

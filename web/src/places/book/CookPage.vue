@@ -28,8 +28,10 @@ import RoundSection from '../../section/RoundSection.vue'
 import SectionDrawing from '../../section/SectionDrawing.vue'
 import { useCook } from '../../stores/cook'
 import { useDraft } from '../../stores/draft'
+import { useServices } from '../../stores/services'
 import { useUnits } from '../../stores/units'
 import { useSchema } from '../../ui/useSchema'
+import { tell } from '../../ui/tell'
 import TimeList from '../../ui/TimeList.vue'
 import OutcomeForm from './OutcomeForm.vue'
 
@@ -38,6 +40,7 @@ const CookChart = defineAsyncComponent(() => import('./CookChart.vue'))
 const route = useRoute()
 const units = useUnits()
 const store = useCook()
+const services = useServices()
 const draft = useDraft()
 const router = useRouter()
 const record = ref<CookRecord | null>(null)
@@ -207,6 +210,14 @@ const log = computed(() => {
     }
   })
 })
+async function toItsTicket(service: string): Promise<void> {
+  try {
+    await services.open(service)
+    await router.push('/pass')
+  } catch {
+    tell('The ticket of that evening was not kept.')
+  }
+}
 const file = computed(() =>
   record.value ? `data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(record.value, null, 2))}` : ''
 )
@@ -242,6 +253,7 @@ const file = computed(() =>
         </div>
         <div class="tools">
           <a-button type="primary" @click="again">Cook it again</a-button>
+          <a-button v-if="record.service" @click="toItsTicket(record.service.id)">Its ticket</a-button>
           <a :href="file" :download="`macellaio-${record.id}.json`">Save as JSON</a>
           <a-button v-if="!removed" @click="remove">Take out of the book</a-button>
         </div>
