@@ -208,8 +208,12 @@ export const usePass = defineStore('pass', () => {
     ticket.value = { ...example(), diners: ticket.value.diners, cooks: ticket.value.cooks }
   }
 
-  /** The plan as it stands at the fire, put on the ticket; one of the same piece and way is replaced. */
-  function putBeef(request: PlanRequest, plan: Plan): string | null {
+  /**
+   * The plan as it stands at the fire, put on the ticket; one of the same piece and way is replaced.
+   * @param byItself not by a cook's hand: an example stays one
+   */
+  function putBeef(request: PlanRequest, plan: Plan, byItself = false): string | null {
+    const before = touched.value
     const { kind } = request.method
     const cut = cutById(request.piece.cutId)
     const { count } = request.piece
@@ -217,7 +221,9 @@ export const usePass = defineStore('pass', () => {
     const file = writePlanCase(request)
     const dish = beefDish('beef', name, request, plan, ticket.value.diners, preparation.tasks)
     const others = ticket.value.lines.filter(l => !('dish' in l && l.dish.kind === 'beef' && l.dish.name === name))
-    return change({ lines: [{ id: nanoid(8), dish, plan: file }, ...others] })
+    const wrong = change({ lines: [{ id: nanoid(8), dish, plan: file }, ...others] })
+    if (byItself) touched.value = before
+    return wrong
   }
 
   /** Back to the fire as it was planned. @returns whether anything was kept of it */

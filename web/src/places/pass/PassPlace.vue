@@ -44,7 +44,7 @@ const clock = useNow({ interval: 1000 })
 onMounted(() => {
   pass.watched = true
   pass.renew()
-  if (!pass.touched && pass.ticket.lines.every(l => 'recipe' in l)) void takeFromFire()
+  if (!pass.touched && pass.ticket.lines.every(l => 'recipe' in l)) void takeFromFire(true)
 })
 onUnmounted(() => (pass.watched = false))
 
@@ -58,7 +58,7 @@ function remove(id: string): void {
   if (said.value === '' && name !== undefined) tell(`${name} is off the ticket.`, pass.undo)
 }
 /** The plan that stands at the fire. */
-async function takeFromFire(): Promise<void> {
+async function takeFromFire(byItself = false): Promise<void> {
   const { request } = draft
   working.value = true
   try {
@@ -68,7 +68,7 @@ async function takeFromFire(): Promise<void> {
       said.value = 'The plan at the fire is not safe as it stands: say yes to it there, and put it on from there.'
     else {
       const missed = missedTarget(found.plan, units.system)
-      said.value = pass.putBeef(request, found.plan) ?? (missed === null ? '' : `The beef is on; ${missed}`)
+      said.value = pass.putBeef(request, found.plan, byItself) ?? (missed === null ? '' : `The beef is on; ${missed}`)
     }
   } catch {
     said.value = 'The plan at the fire could not be worked out. Open the fire and look.'
@@ -200,7 +200,7 @@ async function open(file: File): Promise<void> {
           @remove="remove"
         />
         <p class="more no-print">
-          <a-button class="link" :disabled="working || pass.full" @click="takeFromFire">
+          <a-button class="link" :disabled="working || pass.full" @click="takeFromFire()">
             {{ working ? 'Working the beef out…' : 'Put on the beef as it stands at the fire' }}
           </a-button>
           <router-link to="/fire/methods">or by another way</router-link>

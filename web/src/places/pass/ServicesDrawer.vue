@@ -4,6 +4,7 @@ import {
   Alert as AAlert,
   Button as AButton,
   Drawer as ADrawer,
+  Form as AForm,
   FormItem as AFormItem,
   Input as AInput,
   List as AList,
@@ -113,16 +114,17 @@ function startAnew(): void {
 
 <template>
   <a-drawer v-model:open="open" title="Services" placement="right" :width="'min(460px, 100vw)'">
-    <a-form-item class="name" label="This one is called" html-for="service-name" v-bind="form.item('')">
-      <a-input
-        id="service-name"
-        v-model:value="name"
-        :maxlength="SERVICE_NAME_LENGTH"
-        placeholder="Lock-keepers’ supper"
-        @blur="rename"
-        @press-enter="rename"
-      />
-    </a-form-item>
+    <a-form layout="vertical" @submit="rename">
+      <a-form-item class="name" label="This one is called" html-for="service-name" v-bind="form.item('')">
+        <a-input
+          id="service-name"
+          v-model:value="name"
+          :maxlength="SERVICE_NAME_LENGTH"
+          placeholder="Lock-keepers’ supper"
+          @blur="rename"
+        />
+      </a-form-item>
+    </a-form>
     <a-button class="anew" @click="startAnew">Begin another</a-button>
     <a-alert v-if="trouble" class="trouble" type="warning" :message="trouble" role="alert" />
     <a-skeleton v-if="all === null && !trouble" active :title="false" :paragraph="{ rows: 4 }" />
