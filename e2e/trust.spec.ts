@@ -86,7 +86,8 @@ const PLACES = [
   '/pass',
   '/stove',
   '/book',
-  '/book/demo-strip-galley'
+  '/book/demo-strip-galley',
+  '/book/demo-strip-galley/beside/demo-flat-iron'
 ]
 test('axe finds nothing at any place, nor on a phone, where nothing is wider than the screen', async ({ page }) => {
   // One page for all: what each shows is its own, and the browser need not start anew.

@@ -17,7 +17,8 @@ const LATER = {
   kitPlace: () => import('./places/fire/KitPlace.vue'),
   passPlace: () => import('./places/pass/PassPlace.vue'),
   bookPlace: () => import('./places/book/BookPlace.vue'),
-  cookPage: () => import('./places/book/CookPage.vue')
+  cookPage: () => import('./places/book/CookPage.vue'),
+  comparePage: () => import('./places/book/ComparePage.vue')
 }
 /** The plan and the stove come with the page; the other places right after, and stay: a server that dies must not lock a cook out of any. */
 export const loadPlaces = (): Promise<unknown> => Promise.all(Object.values(LATER).map(load => load()))
@@ -46,6 +47,7 @@ export const router = createRouter({
     { path: '/pass', name: 'pass', component: LATER.passPlace, meta: { title: 'Pass' } },
     { path: '/stove', name: 'stove', component: StovePlace, meta: { title: 'Stove', mood: 'service' } },
     { path: '/book', name: 'book', component: LATER.bookPlace, meta: { title: 'Book' } },
+    { path: '/book/:one/beside/:other', name: 'compare', component: LATER.comparePage, meta: { title: 'Side by side' } },
     { path: '/book/:id', name: 'cook', component: LATER.cookPage, meta: { title: 'Book' } },
     { path: '/:rest(.*)*', name: 'nowhere', component: NowherePlace, meta: { title: 'Not found' } }
   ]

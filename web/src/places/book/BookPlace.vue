@@ -104,6 +104,10 @@ const COLUMNS: Column[] = [
   },
   { key: 'board', title: 'On the board', says: verdict, sorter: (a, b) => verdict(a).localeCompare(verdict(b)) }
 ]
+/** Two at most: the third takes the place of the first. */
+const chosen = ref<string[]>([])
+const choose = (keys: readonly (string | number)[]): void => void (chosen.value = keys.slice(-2).map(String))
+const nameBox = (c: CookSummary): object => ({ 'aria-label': `Choose ${c.title}, to lay it beside another` })
 const ofColumn = (key: unknown): Column | undefined => COLUMNS.find(c => c.key === key)
 </script>
 
@@ -127,7 +131,7 @@ const ofColumn = (key: unknown): Column | undefined => COLUMNS.find(c => c.key =
       <template v-else>Nothing yet. The first cook you light at the <router-link to="/fire">fire</router-link> is written here.</template>
     </nothing-here>
     <a-table
-      v-else
+      v-if="cooks && cooks.length > 0"
       class="cooks"
       :class="{ stale: trouble }"
       row-key="id"
@@ -135,6 +139,7 @@ const ofColumn = (key: unknown): Column | undefined => COLUMNS.find(c => c.key =
       :data-source="[...cooks]"
       :pagination="{ pageSize: 25, hideOnSinglePage: true, showSizeChanger: false }"
       :scroll="{}"
+      :row-selection="{ selectedRowKeys: chosen, onChange: choose, hideSelectAll: true, getCheckboxProps: nameBox }"
     >
       <template #headerCell="{ column }">
         <span>{{ column.title }}</span>
@@ -156,6 +161,10 @@ const ofColumn = (key: unknown): Column | undefined => COLUMNS.find(c => c.key =
         </template>
       </template>
     </a-table>
+    <p v-if="chosen.length > 0" class="beside" role="status">
+      <router-link v-if="chosen.length === 2" :to="`/book/${chosen[0]}/beside/${chosen[1]}`">Lay the two side by side</router-link>
+      <template v-else>Tick another to lay the two side by side.</template>
+    </p>
     <lesson-board v-if="cooks !== null && cooks.length > 0 && !search" />
   </main>
 </template>
@@ -175,6 +184,23 @@ const ofColumn = (key: unknown): Column | undefined => COLUMNS.find(c => c.key =
 }
 .cooks :deep(th) {
   vertical-align: bottom;
+}
+.cooks :deep(tr.ant-table-row-selected) {
+  background: var(--tile);
+}
+.cooks :deep(tr.ant-table-row-selected > td) {
+  background: transparent !important;
+}
+.beside {
+  position: sticky;
+  bottom: calc(var(--foot, 0px) + 8px);
+  z-index: 2;
+  width: fit-content;
+  margin: 10px 0;
+  padding: 10px 16px;
+  background: var(--ink);
+  color: var(--chalk);
+  border-radius: 3px;
 }
 small {
   font-size: 12.5px;
@@ -219,8 +245,21 @@ main a:not(.title) {
     padding: 3px 0;
     text-align: start !important;
   }
-  .cooks :deep(tr.ant-table-row > td:first-child) {
+  .cooks :deep(tr.ant-table-row) {
+    position: relative;
+  }
+  .cooks :deep(tr.ant-table-row > td.ant-table-selection-column) {
+    position: absolute;
+    right: 0;
+    top: 2px;
+    z-index: 1;
+  }
+  .cooks :deep(td.ant-table-selection-column .ant-checkbox-wrapper) {
+    padding: 12px;
+  }
+  .cooks :deep(tr.ant-table-row > td:nth-child(2)) {
     grid-column: 1 / -1;
+    padding-right: 52px;
   }
   .on-phone {
     display: block;

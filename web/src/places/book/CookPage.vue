@@ -13,16 +13,12 @@ import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import dayjs from 'dayjs'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { parseTitle } from '#core/book/cookSchema'
-import { seenOf, type CookRecord, type CookSummary, type Outcome } from '#core/book/record'
+import { type CookRecord, type CookSummary, type Outcome } from '#core/book/record'
 import { standing, type CookEvent } from '#core/session/events'
 import { progressOf } from '#core/session/progress'
-import { timelineOf } from '#core/method/timeline'
-import { marksOf } from '#core/plan/plan'
-import { RequestError } from '#core/request/request'
-import { setupOf, wholeSettings } from '#core/request/setup'
 import { cutById } from '#core/meat/cuts'
 import { pieceName } from '#core/meat/piece'
-import { showClock, showDuration, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
+import { showClock, showDuration, showTemperature, shownText } from '#core/quantity/format'
 import { api } from '../../api/client'
 import RoundSection from '../../section/RoundSection.vue'
 import SectionDrawing from '../../section/SectionDrawing.vue'
@@ -33,6 +29,7 @@ import { useUnits } from '../../stores/units'
 import { useSchema } from '../../ui/useSchema'
 import { tell } from '../../ui/tell'
 import TimeList from '../../ui/TimeList.vue'
+import { figuresOf, howOf, spellsOf } from './figures'
 import OutcomeForm from './OutcomeForm.vue'
 
 const CookChart = defineAsyncComponent(() => import('./CookChart.vue'))
@@ -119,57 +116,16 @@ async function attempt(work: () => Promise<unknown>, then: boolean): Promise<voi
   }
 }
 
-const degrees = (c: number | null): string => (c === null ? '—' : shownText(showTemperature(c, units.system)))
-const duration = (s: number | null): string => (s === null ? '—' : shownText(showDuration(s)))
+const degrees = (c: number): string => shownText(showTemperature(c, units.system))
 const cut = computed(() => cutById(record.value?.request.piece.cutId ?? ''))
-const seen = computed(() => (record.value ? seenOf(record.value) : null))
-/** What was to be done one after the other, as it was planned. */
-const spells = computed(() => {
-  const r = record.value
-  if (!r) return []
-  try {
-    const { method, setup } = setupOf(r.request)
-    return marksOf(timelineOf(method, setup, r.planned.freeS).heating)
-  } catch (error) {
-    if (error instanceof RequestError) return []
-    throw error
-  }
-})
-const turns = computed(() => spells.value.filter((s, i) => i > 0 && s.stage === spells.value[i - 1].stage).length)
-const rows = computed(() => {
-  const r = record.value
-  const s = seen.value
-  if (!r || !s) return []
-  const { planned } = r
-  return [
-    {
-      what: 'Time on the heat',
-      planned: planned.pullRangeS
-        ? `${duration(planned.pullS)} (${shownText(showDurationRange(planned.pullRangeS[0], planned.pullRangeS[2]))})`
-        : duration(planned.pullS),
-      seen: duration(s.pullS)
-    },
-    ...(turns.value > 0 ? [{ what: 'Turns', planned: String(turns.value), seen: s.pullS === null ? '—' : String(s.turns) }] : []),
-    { what: 'Off the heat at', planned: degrees(planned.pullC), seen: degrees(s.pullC) },
-    { what: 'Rest', planned: duration(planned.carveS - planned.pullS), seen: duration(s.restS) },
-    { what: 'Highest at the core', planned: degrees(planned.peakC), seen: degrees(s.highestC) },
-    { what: 'Cook loss', planned: `${Math.round(planned.loss * 100)} %`, seen: '—' }
-  ]
-})
+const spells = computed(() => (record.value ? spellsOf(record.value) : []))
+const rows = computed(() => (record.value ? figuresOf(record.value, units.system) : []))
 const COLUMNS = [
   { title: '', dataIndex: 'what', rowScope: 'row' as const },
   { title: 'planned', dataIndex: 'planned', align: 'right' as const },
   { title: 'seen', dataIndex: 'seen', align: 'right' as const }
 ]
-const how = computed(() => {
-  const r = record.value
-  if (!r) return ''
-  const { turning, panC, ovenC } = wholeSettings(r.request)
-  const { kind } = r.request.method
-  const hot = ovenC === undefined ? (panC === undefined ? null : `pan at ${degrees(panC)}`) : `oven at ${degrees(ovenC)}`
-  const joint = r.request.piece.form === 'roast'
-  return [kind, turning === undefined || joint ? null : `turned ${turning}`, hot].filter(p => p !== null).join(', ')
-})
+const how = computed(() => (record.value ? howOf(record.value, units.system) : ''))
 const WORDS: Record<string, string> = {
   lit: 'Ring lit',
   laid: 'Into the pan',
