@@ -111,6 +111,23 @@ describe('a cook is kept', () => {
     await request(app).delete('/api/cooks/cook-oven').expect(204)
   })
 
+  it('a table that is late, and whether it was waited for in a low oven', async () => {
+    await request(app).post('/api/cooks').send(cook('cook-late')).expect(201)
+    const late = { kind: 'delayed', seconds: 1200 }
+    const events = [event('e-late-1', 1000, late), event('e-late-2', 2000, { ...late, held: true })]
+    await request(app).post('/api/cooks/cook-late/events').send({ events }).expect(200)
+    expect(((await request(app).get('/api/cooks/cook-late')).body as CookRecord).events).toEqual(events)
+    for (const wrong of [
+      { kind: 'turned', held: true },
+      { ...late, held: 'yes' }
+    ])
+      await request(app)
+        .post('/api/cooks/cook-late/events')
+        .send({ events: [event('e-late-3', 3000, wrong)] })
+        .expect(422)
+    await request(app).delete('/api/cooks/cook-late').expect(204)
+  })
+
   it('once, however often it is sent', async () => {
     await request(app).post('/api/cooks').send(cook('cook-one', 'Another name')).expect(200)
     const again = { events: [event('e-laid', 1000, { kind: 'laid' }), event('e-turn', 3000, { kind: 'turned' })] }

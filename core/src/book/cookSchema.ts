@@ -77,6 +77,11 @@ const eventShape = yup
       then: () => figure.min(DELAY_LIMITS_S[0], 'A minute at least.').max(DELAY_LIMITS_S[1], 'Three hours at most.'),
       otherwise: s => s.test('none', 'Only a delay has them.', v => v === undefined)
     }),
+    held: yup
+      .boolean()
+      .strict()
+      .optional()
+      .when('kind', { is: 'delayed', otherwise: s => s.test('none', 'Only a delay is held through.', v => v === undefined) }),
     undoes: yup
       .string()
       .when('kind', { is: 'undone', then: () => id, otherwise: s => s.test('none', 'Only an undo has one.', v => v === undefined) })

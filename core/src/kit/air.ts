@@ -60,3 +60,18 @@ export const onBoard = (room: Room, c: Constants): FixedFace => ({
   at: room.temperatureC + BOARD_WARMED_BY,
   conductance: c.boardContact
 })
+
+/** Of an oven that only keeps warm: its lowest mark, and as hot as food held warm is to stand; common practice, no source. */
+export const HOLDING_C = 60
+/** Under foil in it the air is nearly as damp as it can be: bare, the piece would cool by what it gives off; estimate. */
+const HELD_HUMIDITY = 0.85
+
+/** Under foil in an oven at 60 °C. */
+export const keptWarm = (c: Constants): AirFace => ({
+  kind: 'air',
+  air: HOLDING_C,
+  walls: HOLDING_C,
+  convection: c.foilConvection,
+  emissivity: c.meatEmissivity,
+  vapour: HELD_HUMIDITY * saturatedVapour(HOLDING_C)
+})

@@ -40,6 +40,7 @@ export interface SettingValues {
   readonly pastryMm: number
   readonly cover: Cover
   readonly rest: RestLength
+  readonly heldS: number
   readonly rewarmS: number
   /** The free quantity given by the cook instead of solved; 0 for solved. */
   readonly byClockS: number
@@ -77,6 +78,8 @@ const yes: DialShape = { kind: 'yes' }
 const row = (label: string, file: string, shape: DialShape, says: string): Row => ({ ...shape, label, file, says })
 
 export const REST_LIMITS_S = [0, 12 * 3600] as const
+/** Longer than that it is neither good nor safe; common practice, no source. */
+export const HELD_LIMITS_S = [0, 2 * 3600] as const
 const DAY_S = 24 * 3600
 const POT_AT_MOST_S = 8 * 3600
 
@@ -128,13 +131,14 @@ const ROWS: Record<SettingKey, Row> = {
     { kind: 'rest', range: REST_LIMITS_S },
     'until the centre is at its hottest, a set time, or half the cooking time'
   ),
+  heldS: row('Kept warm', 'keptWarm', time(HELD_LIMITS_S), 'after the rest, under foil in an oven at 60 °C, for guests who are late'),
   rewarmS: row('Back in the pan', 'rewarm', time([0, 300]), 'after the rest, each face so long, to crisp and warm it'),
   byClockS: row('By the clock', 'byClock', time([0, DAY_S]), 'instead of working it out; 0 for worked out')
 }
 
 const PAN = ['panC', 'turning', 'fatEdgeS', 'basted'] as const
 const SEAR = ['panC', 'searS', 'turning', 'fatEdgeS', 'basted'] as const
-const REST = ['cover', 'rest'] as const
+const REST = ['cover', 'rest', 'heldS'] as const
 const KEYS: Record<MethodKind, readonly SettingKey[]> = {
   'pan sear': [...PAN, ...REST, 'rewarmS', 'byClockS'],
   'sear then oven': [...SEAR, 'ovenC', 'standing', ...REST, 'rewarmS', 'byClockS'],

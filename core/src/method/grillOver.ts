@@ -3,7 +3,7 @@
  * over them.
  */
 import type { Method } from './method'
-import { restStage } from './parts'
+import { heldStages, restStage } from './parts'
 import { overTheCoals, twoZone, type TwoZone } from './twoZone'
 
 /** The two-zone grill's settings; the time over the coals is what is solved for. */
@@ -11,7 +11,11 @@ export const grillOver: Method<TwoZone> = {
   kind: 'grill',
   free: 'time over the coals',
   subject: twoZone.subject,
-  program: (setup, free) => ({ heating: overTheCoals(setup, free, true), rest: seconds => restStage(setup, seconds), rewarm: [] }),
+  program: (setup, free) => ({
+    heating: overTheCoals(setup, free, true),
+    rest: seconds => restStage(setup, seconds),
+    rewarm: heldStages(setup)
+  }),
   bounds: () => [30, 75 * 60],
   guess: setup => 0.6 * setup.piece.thicknessMm ** 2,
   goal: (_, target) => target,

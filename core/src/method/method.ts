@@ -9,7 +9,7 @@ import type { Fineness, Setup } from './setup'
 import type { Turning } from './turning'
 
 /** What a stage is to the cook. */
-export type Phase = 'sear' | 'fat edge' | 'oven' | 'coals' | 'under the lid' | 'bath' | 'pot' | 'cool' | 'rest' | 'rewarm'
+export type Phase = 'sear' | 'fat edge' | 'oven' | 'coals' | 'under the lid' | 'bath' | 'pot' | 'cool' | 'rest' | 'hold' | 'rewarm'
 
 /** A while in one place, turned or not. */
 export interface PlannedStage {
@@ -34,7 +34,7 @@ export interface Program {
   /** Up to the rest, which is last but for a rewarming. */
   readonly heating: readonly PlannedStage[]
   readonly rest: (seconds: number) => PlannedStage
-  /** After the rest, if the school has it. */
+  /** After the rest: kept warm, back in the pan, or neither. */
   readonly rewarm: readonly PlannedStage[]
 }
 
@@ -48,6 +48,8 @@ export type Cover = (typeof COVERS)[number]
 export interface Resting {
   readonly cover: Cover
   readonly rest: RestLength
+  /** Kept warm after the rest, under foil in an oven at 60 °C, s; 0 for not. */
+  readonly heldS: number
   /** A moment back in the hot pan after the rest, s on each face; 0 for none. */
   readonly rewarmS: number
 }

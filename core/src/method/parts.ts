@@ -4,7 +4,7 @@
  */
 import { allOver, type AirFace, type Face, type Faces, type MetalFace, type PartlyFace } from '#core/heat/faces'
 import type { Burner, Lump, LumpChange } from '#core/heat/lump'
-import { onBoard, openAir, overPan, underFoil } from '#core/kit/air'
+import { HOLDING_C, keptWarm, onBoard, openAir, overPan, underFoil } from '#core/kit/air'
 import { inFridge } from '#core/kit/bath'
 import { ovenAir, type Oven } from '#core/kit/oven'
 import { burnerHolding, contactWith, panLump, type Pan, type Ring } from '#core/kit/pan'
@@ -124,6 +124,13 @@ export const restStage = (setup: Setup<Resting>, seconds: number): PlannedStage 
   faces: restFaces(setup)
 })
 
+/** Kept warm for who is late; by then it is at its hottest. */
+export function heldStages({ settings: { heldS }, constants }: Setup<Resting>): PlannedStage[] {
+  if (heldS <= 0) return []
+  const faces = allOver(keptWarm(constants))
+  return [{ phase: 'hold', busy: false, name: `kept under foil in an oven at ${HOLDING_C} °C`, seconds: heldS, faces }]
+}
+
 /** A moment back in the hot pan, to warm and crisp what has rested long. */
 function rewarmStages(setup: Setup<InAPan & Resting>): PlannedStage[] {
   const { rewarmS } = setup.settings
@@ -133,7 +140,7 @@ function rewarmStages(setup: Setup<InAPan & Resting>): PlannedStage[] {
 }
 
 export function thenRest(setup: Setup<InAPan & Resting>, heating: readonly PlannedStage[]): Program {
-  return { heating, rest: seconds => restStage(setup, seconds), rewarm: rewarmStages(setup) }
+  return { heating, rest: seconds => restStage(setup, seconds), rewarm: [...heldStages(setup), ...rewarmStages(setup)] }
 }
 
 /** Everywhere the same: an oven, a bath, air under a lid. */

@@ -38,6 +38,7 @@ export function stripSetup(piece: Partial<Piece> = {}, settings: Partial<PanSear
       basted: false,
       cover: 'bare',
       rest: { kind: 'to the peak' },
+      heldS: 0,
       rewarmS: 0,
       ...settings
     },

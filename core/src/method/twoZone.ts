@@ -4,7 +4,7 @@
  */
 import { awayFromCoals, besideRim, overCoals, underLid, type Grill } from '#core/kit/grill'
 import type { Method, PlannedStage, Resting } from './method'
-import { restStage, stageIn } from './parts'
+import { heldStages, restStage, stageIn } from './parts'
 import { subjectOf, type Setup } from './setup'
 import type { Turning } from './turning'
 
@@ -37,7 +37,7 @@ export const twoZone: Method<TwoZone> = {
     return {
       heating: setup.settings.order === 'direct first' ? [...direct, beside] : [beside, ...direct],
       rest: seconds => restStage(setup, seconds),
-      rewarm: []
+      rewarm: heldStages(setup)
     }
   },
   bounds: () => [0, 5 * 3600],

@@ -130,6 +130,22 @@ describe('what cooks know of the methods', () => {
     expect(Math.abs(warm.carve.core - cold.carve.core)).toBeLessThan(3)
   })
 
+  it('kept warm under foil in an oven at 60 °C it stays pink for an hour, loses more, and is never hotter than that oven', () => {
+    const held = [0, 20, 60, 120].map(min => planned('pan sear', STEAK, { heldS: 60 * min }))
+    const [now, ...later] = held
+    expect(new Set(held.map(p => Math.round(p.free))).size).toBe(1)
+    for (const [i, p] of later.entries()) {
+      expect(p.carve.time - now.carve.time).toBeCloseTo([1200, 3600, 7200][i], 0)
+      expect(p.carve.core).toBeGreaterThan(now.carve.core - 1)
+      expect(p.peak.core).toBeLessThan(60)
+      expect(p.loss).toBeGreaterThan(held[i].loss)
+      expect(p.phases.at(-1)).toMatchObject({ phase: 'hold' })
+    }
+    expect(later[1].carve.core).toBeLessThan(57.5)
+    const onTheBoard = planned('pan sear', STEAK, { rest: { kind: 'clock', seconds: 1200 } })
+    expect(later[0].carve.core - onTheBoard.carve.core).toBeGreaterThan(4)
+  })
+
   it('thicker by three millimetres and cooked by the clock it stays behind, and the bath forgives most', () => {
     const off = <K extends MethodKind>(kind: K): number => {
       const setup = setupFor(kind, STEAK)

@@ -20,7 +20,8 @@ const TOOL_OF: Record<Phase, Tool | null> = {
   bath: 'bath',
   pot: null,
   cool: null,
-  rest: null
+  rest: null,
+  hold: 'oven'
 }
 /** At the heat all the while; elsewhere it is laid in and taken out. */
 const HANDS_ON: ReadonlySet<Phase> = new Set<Phase>(['sear', 'fat edge', 'rewarm', 'coals'])

@@ -83,7 +83,7 @@ export function summaryOf(record: ServiceRecord, cooks: number, underWay: number
 
 export type ServiceState = 'coming' | 'running' | 'past'
 /** So long after its serving a service is over, unless something is still at the fire, ms. */
-export const OVER_MS = 3 * 3600_000
+const OVER_MS = 3 * 3600_000
 
 /** @param servedAt epoch ms */
 export function stateOf({ done, underWay }: ServiceSummary, servedAt: number, now: number): ServiceState {

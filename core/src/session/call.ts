@@ -3,6 +3,7 @@
  * button that says it is done, and the advice that goes with it; and what follows.
  */
 import type { UnderWay } from '#core/estimate/underWay'
+import { HOLDING_C } from '#core/kit/air'
 import { cutById } from '#core/meat/cuts'
 import { pieceName } from '#core/meat/piece'
 import type { Phase } from '#core/method/method'
@@ -71,7 +72,14 @@ const PLACES: Record<Phase, Place> = {
   },
   pot: { into: 'in its bag into the pot', there: 'It is in the pot', out: 'Out of the pot', light: 'Boil the water', lit: 'Kettle is on' },
   cool: { into: 'in its bag into ice water', there: 'It is in the ice', out: 'Out of the ice', light: 'Fetch ice', lit: 'Ice is there' },
-  rest: { into: 'on a board', there: 'It rests', out: 'From the board', light: 'Lay out a board', lit: 'Board is out' }
+  rest: { into: 'on a board', there: 'It rests', out: 'From the board', light: 'Lay out a board', lit: 'Board is out' },
+  hold: {
+    into: 'under foil into the low oven',
+    there: 'It is kept warm',
+    out: 'Out of the low oven',
+    light: `Set an oven to ${HOLDING_C} °C`,
+    lit: 'Oven is on'
+  }
 }
 
 /** What is done to what is lit first. */
@@ -90,6 +98,7 @@ interface Set {
   readonly topUps?: readonly { readonly litres: number }[]
   readonly standing?: 'rack' | 'pan floor'
   readonly fatEdgeS?: number
+  readonly heldS?: number
   readonly rewarmS?: number
   readonly cover?: string
 }
@@ -163,7 +172,7 @@ function lightAdvice({ progress, forecast: { marks }, request }: Stand, set: Set
   return `${hot}, ready in about ${long(preheats.first)}.${also.join('')}`
 }
 /** Lit when their turn comes, or not at all. */
-const NOT_LIT: ReadonlySet<Phase> = new Set<Phase>(['sear', 'fat edge', 'rewarm', 'cool', 'rest'])
+const NOT_LIT: ReadonlySet<Phase> = new Set<Phase>(['sear', 'fat edge', 'rewarm', 'cool', 'rest', 'hold'])
 
 /** A bag stays shut: there it goes by the clock. */
 function outAdvice(from: Phase, stand: Stand, system: UnitSystem): string {
@@ -180,11 +189,18 @@ const WORTH_SAYING = 2
 
 const shown = ({ shows }: Pick<Stand, 'shows'>, celsius: number): number => shows?.(celsius) ?? celsius
 
-function restAdvice({ forecast: { peak }, request, backS }: Stand, into: string, { rewarmS = 0, cover }: Set, system: UnitSystem): string {
+function restAdvice(
+  { forecast: { peak }, request, backS }: Stand,
+  into: string,
+  { heldS = 0, rewarmS = 0, cover }: Set,
+  system: UnitSystem
+): string {
   const targetC = request.target.coreC
   const reached = shownText(showTemperature(peak.core, system))
   if (targetC - peak.core > WORTH_SAYING)
     return `Pulled early: it will only reach ${reached}. Put it back ${into} for ${backS ? `about ${long(backS)}` : 'a little'}, or serve it rarer.`
+  if (heldS > 0)
+    return `At its hottest it goes under foil into an oven at ${shownText(showTemperature(HOLDING_C, system))}, until it is cut.`
   if (peak.core - targetC > WORTH_SAYING) return `It will reach ${reached}: carve sooner to keep some of the pink.`
   if (rewarmS > 0) return `Then ${long(rewarmS)} a face back in the hot pan before it is cut.`
   return cover === 'loose foil' ? 'Foil laid over, not tucked in.' : 'Leave it alone. Across the grain when you cut.'

@@ -12,7 +12,12 @@ export type CookEvent = {
   | { readonly kind: 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'lifted' | 'returned' | 'pulled' | 'carved' }
   | { readonly kind: 'reading'; readonly coreC: number }
   /** The table is later than it was to be: what is not in yet goes in so much later, what is in rests so much longer. */
-  | { readonly kind: 'delayed'; readonly seconds: number }
+  | {
+      readonly kind: 'delayed'
+      readonly seconds: number
+      /** Kept in a low oven meanwhile, instead of resting longer. */
+      readonly held?: boolean
+    }
   | { readonly kind: 'undone'; readonly undoes: string }
 )
 

@@ -29,8 +29,8 @@ export interface Progress {
   /** Whether it was put back to the heat after it had been taken off for good. */
   readonly again: boolean
   readonly readings: readonly Reading[]
-  /** How much later the table was said to be: before it was laid in, and since, s. */
-  readonly later: { readonly in: number; readonly rest: number }
+  /** How much later the table was said to be: before it was laid in, and since, to rest longer or to be kept warm, s. */
+  readonly later: { readonly in: number; readonly rest: number; readonly held: number }
 }
 
 /** A ring is lit for a later stage too, and the piece stays where it is. */
@@ -63,8 +63,8 @@ export function progressOf(events: readonly CookEvent[]): Progress {
   const when = (kind: EventKind): number | null => stand.find(e => e.kind === kind)?.at ?? null
   const laidAt = when('laid')
   const state = stand.reduce<CookState>(stateAfter, 'ready')
-  const late = (when: (at: number) => boolean): number =>
-    stand.reduce((sum, e) => sum + (e.kind === 'delayed' && when(e.at) ? e.seconds : 0), 0)
+  const late = (when: (at: number, held: boolean) => boolean): number =>
+    stand.reduce((sum, e) => sum + (e.kind === 'delayed' && when(e.at, e.held === true) ? e.seconds : 0), 0)
   const firstPull = stand.findIndex(e => e.kind === 'pulled')
   const off = state === 'resting' || state === 'carved'
   return {
@@ -78,7 +78,11 @@ export function progressOf(events: readonly CookEvent[]): Progress {
     moves: stand.filter(e => FORWARD.has(e.kind)).length,
     lits: stand.filter(e => e.kind === 'lit').map(e => e.at),
     again: firstPull >= 0 && stand.slice(firstPull).some(e => e.kind === 'returned'),
-    later: { in: late(at => laidAt === null || at < laidAt), rest: late(at => laidAt !== null && at >= laidAt) },
+    later: {
+      in: late(at => laidAt === null || at < laidAt),
+      rest: late((at, held) => laidAt !== null && at >= laidAt && !held),
+      held: late((at, held) => laidAt !== null && at >= laidAt && held)
+    },
     readings: stand.flatMap(e => (e.kind === 'reading' && laidAt !== null ? [{ time: (e.at - laidAt) / 1000, coreC: e.coreC }] : []))
   }
 }

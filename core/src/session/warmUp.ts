@@ -28,6 +28,7 @@ function warmUp(stage: Phase, { kit }: PlanRequest, panS: number): number {
       return WARM_UP_S.pot
     case 'cool':
     case 'rest':
+    case 'hold':
       return 0
   }
 }

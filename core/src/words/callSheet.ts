@@ -6,6 +6,7 @@ import { bandOf, scaleOf } from '#core/doneness/scale'
 import { UNKNOWN } from '#core/estimate/prior'
 import type { Spread } from '#core/estimate/spread'
 import { valueAt } from '#core/heat/history'
+import { HOLDING_C } from '#core/kit/air'
 import { preheatSeconds } from '#core/kit/pan'
 import type { Phase, Resting } from '#core/method/method'
 import { coldestMetal, metalIn, type PhaseSpan, type Plan } from '#core/plan/plan'
@@ -46,7 +47,9 @@ export function callSheet(
   shows: (celsius: number) => number = c => c
 ): CallLine[] {
   const asked: Asked = { request, plan, system, shows }
-  const [first, ...others] = plan.phases.filter(p => p.phase !== 'rest' && p.phase !== 'rewarm' && p.from < plan.pull.time)
+  const [first, ...others] = plan.phases.filter(
+    p => p.phase !== 'rest' && p.phase !== 'hold' && p.phase !== 'rewarm' && p.from < plan.pull.time
+  )
   const heating = others.every(p => p.phase === 'fat edge')
     ? [...heatLines(asked, first), ...others.map((p, i) => phaseLine(asked, p, i + 1))]
     : [first, ...others].map((p, i) => phaseLine(asked, p, i))
@@ -184,18 +187,25 @@ function whyAfter(asked: Asked, lateS: number | null, spread: Spread | null): st
 function restLines(asked: Asked): CallLine[] {
   const { request, plan } = asked
   const { cover } = settingsOf(request) as Resting
+  const secondsIn = (phase: Phase): number => plan.phases.filter(p => p.phase === phase).reduce((sum, p) => sum + p.to - p.from, 0)
   const rewarm = plan.phases.find(p => p.phase === 'rewarm')
-  const rewarmS = rewarm ? rewarm.to - rewarm.from : 0
+  const [heldS, rewarmS] = [secondsIn('hold'), secondsIn('rewarm')]
   const rest = {
     id: 'rest',
     label: `Rest, ${cover}`,
-    shown: showDuration(Math.max(0, plan.carve.time - plan.pull.time - rewarmS)),
-    why: whyRest(asked, cover, rewarmS)
+    shown: showDuration(Math.max(0, plan.carve.time - plan.pull.time - heldS - rewarmS)),
+    why: heldS > 0 ? 'Until it is at its hottest; then it is kept warm.' : whyRest(asked, cover, rewarmS)
   }
-  return rewarm
-    ? [rest, { id: 'rewarm', label: 'Back in the hot pan', shown: showDuration(rewarmS), why: whyRewarm(asked, rewarm) }]
-    : [rest]
+  const held = { id: 'hold', label: 'Kept warm', shown: showDuration(heldS), why: whyHeld(asked) }
+  return [
+    rest,
+    ...(heldS > 0 ? [held] : []),
+    ...(rewarm ? [{ id: 'rewarm', label: 'Back in the hot pan', shown: showDuration(rewarmS), why: whyRewarm(asked, rewarm) }] : [])
+  ]
 }
+
+const whyHeld = (asked: Asked): string =>
+  `Under foil in an oven at ${degrees(HOLDING_C, asked)}: ${degrees(asked.plan.carve.core, asked)} in the middle when it is cut, its crust softer. It is no longer fresh from the fire after an hour, and no oven this low makes meat safe that was not before.`
 
 function whyRest(asked: Asked, cover: string, rewarmS: number): string {
   const { plan } = asked

@@ -33,6 +33,8 @@ interface EventRow {
   core_c: number | null
   undoes: string | null
   seconds: number | null
+  /** 1 for kept warm meanwhile. */
+  held: number | null
 }
 
 export class CookRepository {
@@ -79,7 +81,8 @@ export class CookRepository {
           entered: event.entered,
           core_c: event.kind === 'reading' ? event.coreC : null,
           undoes: event.kind === 'undone' ? event.undoes : null,
-          seconds: event.kind === 'delayed' ? event.seconds : null
+          seconds: event.kind === 'delayed' ? event.seconds : null,
+          held: event.kind === 'delayed' && event.held === true ? 1 : null
         })
       }
       return load(trx, cookId)
@@ -190,7 +193,8 @@ function serviceOf({ service_id: id, after_cook: cookId, after_s: seconds, calle
 function eventOf(row: EventRow): CookEvent {
   const { id, at, entered } = row
   if (row.kind === 'reading') return { id, at, entered, kind: 'reading', coreC: row.core_c ?? NaN }
-  if (row.kind === 'delayed') return { id, at, entered, kind: 'delayed', seconds: row.seconds ?? 0 }
+  if (row.kind === 'delayed')
+    return { id, at, entered, kind: 'delayed', seconds: row.seconds ?? 0, ...(row.held === 1 ? { held: true } : {}) }
   if (row.kind === 'undone') return { id, at, entered, kind: 'undone', undoes: row.undoes ?? '' }
   return { id, at, entered, kind: row.kind } as CookEvent
 }

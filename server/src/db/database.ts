@@ -12,6 +12,7 @@ import * as fourth from './migrations/0004_way'
 import * as fifth from './migrations/0005_one_request'
 import * as sixth from './migrations/0006_service'
 import * as seventh from './migrations/0007_services'
+import * as eighth from './migrations/0008_held'
 
 const MIGRATIONS: Record<string, Knex.Migration> = {
   '0001_cooks': first,
@@ -20,7 +21,8 @@ const MIGRATIONS: Record<string, Knex.Migration> = {
   '0004_way': fourth,
   '0005_one_request': fifth,
   '0006_service': sixth,
-  '0007_services': seventh
+  '0007_services': seventh,
+  '0008_held': eighth
 }
 
 /** Migrations are imported, not searched for on disk, so that they also run when bundled. */

@@ -71,7 +71,8 @@ const KIND: Record<Phase, Part['kind']> = {
   bath: 'wet',
   pot: 'wet',
   cool: 'wet',
-  rest: 'rest'
+  rest: 'rest',
+  hold: 'hot'
 }
 const parts = computed((): Part[] => {
   const { plan } = props

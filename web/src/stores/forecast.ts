@@ -4,7 +4,7 @@
  */
 import { computed, onScopeDispose, shallowRef, watch, type Ref } from 'vue'
 import type { CookRecord } from '#core/book/record'
-import { REST_LIMITS_S } from '#core/method/dials'
+import { HELD_LIMITS_S, REST_LIMITS_S } from '#core/method/dials'
 import { secondsOf } from '#core/method/timeline'
 import { nextAction } from '#core/session/nextAction'
 import { happenedUntil, progressOf } from '#core/session/progress'
@@ -19,15 +19,25 @@ interface CookAt {
   readonly now: number
 }
 
-/** @param longerS how much longer than that it would rest, to see what comes of it */
-export function asked({ cook: { request, planned, events }, now }: CookAt, longerS = 0): ForecastQuestion {
+/** A table later than it was. */
+export interface LaterBy {
+  readonly seconds: number
+  /** Kept in a low oven meanwhile; else it rests so much longer. */
+  readonly held: boolean
+}
+
+/** @param whatIf to see what would come of that */
+export function asked({ cook: { request, planned, events }, now }: CookAt, whatIf: LaterBy | null = null): ForecastQuestion {
   const { laidAt, readings, later } = progressOf(events)
-  const restLonger = later.rest + longerS
   const happened = happenedUntil(events, now)
   const lastAt = laidAt === null ? null : (readings.at(-1)?.time ?? null)
   const restingS = happened.off && laidAt !== null ? Math.max(0, (now - laidAt) / 1000 - secondsOf(happened.past)) : 0
+  const longer = { rest: later.rest, held: later.held }
+  if (whatIf) longer[whatIf.held ? 'held' : 'rest'] += whatIf.seconds
+  const heldS = request.method.settings.heldS ?? 0
+  const restS = planned.carveS - planned.pullS - heldS
   return {
-    request: restLonger > 0 ? restingFor(request, planned.carveS - planned.pullS + restLonger) : request,
+    request: longer.rest + longer.held > 0 ? laterRequest(request, restS + longer.rest, heldS + longer.held) : request,
     freeS: planned.freeS,
     happened,
     readings: readings.map(r => ({ time: r.time, celsius: r.coreC })),
@@ -40,11 +50,15 @@ export function asked({ cook: { request, planned, events }, now }: CookAt, longe
   }
 }
 
-const restingFor = (request: PlanRequest, seconds: number): PlanRequest => ({
+const laterRequest = (request: PlanRequest, restS: number, heldS: number): PlanRequest => ({
   ...request,
   method: {
     ...request.method,
-    settings: { ...request.method.settings, rest: { kind: 'clock', seconds: Math.min(REST_LIMITS_S[1], seconds) } }
+    settings: {
+      ...request.method.settings,
+      rest: { kind: 'clock', seconds: Math.min(REST_LIMITS_S[1], restS) },
+      heldS: Math.min(HELD_LIMITS_S[1], heldS)
+    }
   }
 })
 

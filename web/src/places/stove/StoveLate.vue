@@ -1,15 +1,17 @@
 <script setup lang="ts">
 /** The guests are late: what that does to each piece that is on, by the engine, before it is taken. */
-import { Button as AButton, Skeleton as ASkeleton } from 'ant-design-vue'
+import { Button as AButton, Radio as ARadio, RadioGroup as ARadioGroup, Skeleton as ASkeleton } from 'ant-design-vue'
 import dayjs from 'dayjs'
 import { computed, ref, watch } from 'vue'
 import type { CookRecord } from '#core/book/record'
+import { HOLDING_C } from '#core/kit/air'
 import { progressOf } from '#core/session/progress'
 import { showDuration, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import type { Forecast } from '#core/usecase/forecast'
 import type { Refused } from '#core/usecase/plan'
 import { useCook } from '../../stores/cook'
 import { asked } from '../../stores/forecast'
+import { useKit } from '../../stores/kit'
 import { usePass } from '../../stores/pass'
 import { nameOf, useStove } from '../../stores/stove'
 import { useUnits } from '../../stores/units'
@@ -22,6 +24,7 @@ const cook = useCook()
 const stove = useStove()
 const pass = usePass()
 const units = useUnits()
+const kit = useKit()
 const LATE_MIN = [5, 10, 20, 30] as const
 const minutes = ref<number | null>(null)
 const seconds = computed(() => 60 * (minutes.value ?? 0))
@@ -35,45 +38,69 @@ const open = computed(() => cook.cooks.filter(c => progressOf(c.events).state !=
 /** Another day's ticket has nothing to do with these guests. */
 const TONIGHT_MS = 6 * 3600_000
 const tonight = computed(() => pass.dishes.length > 0 && (pass.begun || Math.abs(pass.servedAt - stove.now) < TONIGHT_MS))
-interface Way {
+/** Late guests can be waited for on the board, or in a low oven where there is one. */
+const MEANWHILE = [
+  { value: 'rest', says: 'Let it rest longer' },
+  { value: 'hold', says: `Keep it warm at ${degrees(HOLDING_C)}` }
+] as const
+type Meanwhile = (typeof MEANWHILE)[number]['value']
+const meanwhile = ref<Meanwhile>('rest')
+const ovens = computed(() => kit.kit.ovens.length > 0)
+const offered = computed(() => MEANWHILE.filter(m => m.value === 'rest' || ovens.value))
+const held = computed(() => meanwhile.value === 'hold')
+
+interface Cost {
   readonly id: string
   readonly of: string
   readonly says: string
+  /** In the middle when it is cut, °C; null where it is not in yet, or could not be worked out. */
+  readonly cutC: number | null
 }
-const ways = ref<readonly Way[] | null>(null)
+const costs = ref<Readonly<Partial<Record<Meanwhile, readonly Cost[]>>> | null>(null)
 let round = 0
 watch(seconds, async longer => {
   round += 1
   const mine = round
-  ways.value = null
+  costs.value = null
   if (longer === 0) return
-  const found = await Promise.all(open.value.map(c => wayFor(c, longer)))
-  if (mine === round) ways.value = found
+  const found: Partial<Record<Meanwhile, readonly Cost[]>> = {}
+  for (const { value } of offered.value) found[value] = await Promise.all(open.value.map(c => costOf(c, longer, value)))
+  if (mine === round) costs.value = found
 })
+const chosen = computed(() => costs.value?.[meanwhile.value] ?? null)
+/** What stands beside the choice: the coldest of them when they are cut. */
+function beside(way: Meanwhile): string {
+  const cut = costs.value?.[way]?.flatMap(c => c.cutC ?? []) ?? []
+  return cut.length > 0 ? `: cut at ${degrees(Math.min(...cut))}` : ''
+}
 
-async function wayFor(of: CookRecord, longer: number): Promise<Way> {
-  const way = (says: string): Way => ({ id: of.id, of: nameOf(of), says })
+async function costOf(of: CookRecord, longer: number, way: Meanwhile): Promise<Cost> {
+  const cost = (says: string, cutC: number | null = null): Cost => ({ id: of.id, of: nameOf(of), says, cutC })
   const { laidAt } = progressOf(of.events)
-  if (laidAt === null) return way(`goes in ${long(longer)} later; nothing is lost. Turn its fire down until then.`)
+  if (laidAt === null) return cost(`goes in ${long(longer)} later; nothing is lost. Turn its fire down until then.`)
   const now = stove.forecasts.get(of.id)?.forecast.value
-  const question = asked({ cook: of, now: stove.now }, longer)
+  const question = asked({ cook: of, now: stove.now }, { seconds: longer, held: way === 'hold' })
   const answer = await askEngine(async engine => (await engine.forecast(question)) as Forecast | Refused)
-  if ('refused' in answer || !now) return way('rests longer; what that costs could not be worked out.')
-  const cooler = now.carve.core - answer.plan.carve.core
-  const cost =
-    cooler < 0.5
-      ? 'as warm as it would have been'
-      : `${shownText(showTemperatureRise(cooler, units.system))} cooler than it would have been`
+  if ('refused' in answer || !now) return cost('waits longer; what that costs could not be worked out.')
+  const cutC = answer.plan.carve.core
+  const cooler = now.carve.core - cutC
+  const apart = shownText(showTemperatureRise(Math.abs(cooler), units.system))
+  const than =
+    Math.abs(cooler) < 0.5 ? 'as warm as it would have been' : `${apart} ${cooler > 0 ? 'cooler' : 'warmer'} than it would have been`
+  const middle = `${degrees(cutC)} in the middle when it is cut, ${than}`
+  if (way === 'hold')
+    return cost(
+      `comes off as planned, rests, and goes under foil into an oven at ${degrees(HOLDING_C)} for ${long(longer)}: ${middle}; its crust goes soft.`,
+      cutC
+    )
   const mend = cooler > NOTICED_K ? ' A minute a face in a hot pan before it is cut warms the outside; a hot plate does the rest.' : ''
-  return way(
-    `comes off as planned and rests ${long(longer)} longer: ${degrees(answer.plan.carve.core)} in the middle when it is cut, ${cost}; its crust softens.${mend}`
-  )
+  return cost(`comes off as planned and rests ${long(longer)} longer: ${middle}; its crust softens.${mend}`, cutC)
 }
 
 function take(): void {
   const before = pass.ticket.serveAt
   const said = cook.say(
-    { kind: 'delayed', seconds: seconds.value },
+    { kind: 'delayed', seconds: seconds.value, ...(held.value ? { held: true } : {}) },
     Date.now(),
     open.value.map(c => c.id)
   )
@@ -92,14 +119,24 @@ function take(): void {
       <a-button v-for="m in LATE_MIN" :key="m" :aria-pressed="minutes === m" @click="minutes = m">{{ m }} min late</a-button>
     </div>
     <template v-if="minutes !== null">
-      <a-skeleton v-if="ways === null" active :title="false" :paragraph="{ rows: 2 }" />
-      <ul v-else>
-        <li v-for="w in ways" :key="w.id">
+      <a-skeleton v-if="chosen === null" active :title="false" :paragraph="{ rows: 2 }" />
+      <a-radio-group
+        v-if="chosen && offered.length > 1"
+        v-model:value="meanwhile"
+        class="ways"
+        name="meanwhile"
+        aria-label="Meanwhile"
+        role="radiogroup"
+      >
+        <a-radio v-for="m in offered" :key="m.value" :value="m.value">{{ m.says }}{{ beside(m.value) }}</a-radio>
+      </a-radio-group>
+      <ul v-if="chosen">
+        <li v-for="w in chosen" :key="w.id">
           <b>{{ w.of }}</b> {{ w.says }}
         </li>
         <li v-if="tonight"><b>What is on the pass</b> and not begun is called {{ long(seconds) }} later.</li>
       </ul>
-      <a-button class="do" :disabled="ways === null" @click="take">Do that</a-button>
+      <a-button class="do" :disabled="chosen === null" @click="take">Do that</a-button>
       <a-button @click="emit('close')">Leave it as it was</a-button>
     </template>
   </section>
@@ -114,6 +151,18 @@ function take(): void {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
+}
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 22px;
+  margin-top: 10px;
+}
+.ways .ant-radio-wrapper {
+  min-height: 56px;
+  align-items: center;
+  font-size: 18px;
+  color: var(--chalk);
 }
 ul {
   margin: 12px 0;

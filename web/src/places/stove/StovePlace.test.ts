@@ -388,4 +388,36 @@ describe('guests who are late', () => {
     await reckoned(page)
     expect(carveAt()).toBeCloseTo(before, 0)
   })
+
+  it('may keep it warm instead: warmer when it is cut than on the board, said before it is done, and taken back in one', async () => {
+    const page = await lit()
+    await press(' ')
+    await wait(200)
+    await press(' ')
+    await reckoned(page)
+    await press('g')
+    button(page, '20 min late').click()
+    const cut = (): number[] =>
+      [
+        ...page
+          .find('.late')
+          .text()
+          .matchAll(/: cut at (\d+)/g)
+      ].map(m => Number(m[1]))
+    await vi.waitFor(() => expect(cut()).toHaveLength(2), { timeout: 20_000 })
+    const [onTheBoard, inTheOven] = cut()
+    expect(inTheOven - onTheBoard).toBeGreaterThan(4)
+    await page.findAll('.late input[type=radio]')[1].setValue(true)
+    expect(page.find('.late').text()).toMatch(/under foil into an oven at 60\s°C for 20\smin: \d+/)
+    button(page, 'Do that').click()
+    await flushPromises()
+    expect(useCook().cook!.events.at(-1)).toMatchObject({ kind: 'delayed', seconds: 1200, held: true })
+    await reckoned(page)
+    const forecast = useStove().forecasts.get(useCook().cook!.id)!.forecast.value!
+    expect(forecast.phases.at(-1)).toMatchObject({ phase: 'hold' })
+    expect(Math.round(forecast.carve.core)).toBe(inTheOven)
+    await press('u')
+    await reckoned(page)
+    expect(useStove().forecasts.get(useCook().cook!.id)!.forecast.value!.phases.at(-1)).toMatchObject({ phase: 'rest' })
+  })
 })
