@@ -122,7 +122,7 @@ test('a tenderloin roast for eight at half past seven, given out as a calendar',
   await take(page, 'whole fillet', { 'Weight of one': '1800' })
   await way(page, 'roast')
   await typeMoment(page.getByLabel('On the table at'), '5 Mar 2027 19:30')
-  await expect(page.locator('aside ol li').last()).toContainText('19:30 carve and serve')
+  await expect(page.locator('aside .times li').last()).toContainText('19:30 carve and serve')
   const out = Number(await figure(page, 'pull').textContent())
   expect(out).toBeGreaterThan(42)
   expect(out).toBeLessThan(53)

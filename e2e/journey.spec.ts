@@ -10,7 +10,7 @@ test.beforeAll(async () => {
 test.afterAll(() => app.stop())
 
 const figure = (page: Page, line: string) => page.locator(`[data-line="${line}"] .figure`)
-const sheet = (page: Page) => page.getByLabel('Call sheet', { exact: true }).locator('ul')
+const sheet = (page: Page) => page.getByLabel('Call sheet', { exact: true }).locator('ul[aria-busy]')
 
 /** The plan on the screen is the one for what is on the screen. */
 async function planned(page: Page): Promise<void> {

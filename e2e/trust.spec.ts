@@ -13,7 +13,7 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => app.stop())
 
-const sheet = (page: Page) => page.getByLabel('Call sheet', { exact: true }).locator('ul')
+const sheet = (page: Page) => page.getByLabel('Call sheet', { exact: true }).locator('ul[aria-busy]')
 
 test('the server is killed in the middle of a cook, the page reloaded, and nothing is lost', async ({ page }) => {
   await page.goto(`${app.url}/fire`)

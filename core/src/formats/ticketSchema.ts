@@ -56,6 +56,11 @@ const dishShape = yup
       .required('This is missing.')
       .min(1, 'At least one step.')
       .max(MOST_STEPS, `At most ${MOST_STEPS} steps.`),
+    ahead: yup
+      .array(yup.object({ what: text, before: seconds }).noUnknown().required())
+      .optional()
+      .default(undefined)
+      .max(MOST_STEPS, `At most ${MOST_STEPS} steps.`),
     pullC: yup.number().strict().typeError('This needs °C.').min(0).max(100).optional(),
     inItsPan: yup.boolean().strict().optional()
   })

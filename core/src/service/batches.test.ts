@@ -2,9 +2,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { cutById } from '#core/meat/cuts'
-import { asked } from '#core/plan/planned.fixture'
+import { asked, planned } from '#core/plan/planned.fixture'
 import { USUAL_PREPARATION, type Preparation } from '#core/plan/preparation'
 import { beefDish, gettingReady } from './beef'
+import { callsOf } from './calls'
+import type { Kitchen } from './dish'
+import { schedule } from './schedule'
 import { batchesOf, coverage, setupOf } from '#core/request/setup'
 import { checklistFor } from '#core/words/preparation'
 
@@ -72,6 +75,21 @@ describe('getting it ready, on the ticket', () => {
     expect(knife.hands[0]).toBe(knife.seconds)
     expect(knife.holds[1]).toBeGreaterThan(3600)
     expect(others).toEqual(tasks({ knife: false }))
+  })
+  it('what is a day ahead is called by its day, and takes nothing of the kitchen', () => {
+    const preparation = { ...USUAL_PREPARATION, knife: false, surface: 'aired', salt: 'the day before', oil: 'none' } as const
+    const { request, plan } = planned(asked('pan sear'))
+    const list = checklistFor(preparation, cutById(piece.cutId)!, piece)
+    const plain = beefDish('b', 'Beef', request, plan, 2)
+    const dish = beefDish('b', 'Beef', request, plan, 2, list)
+    expect(dish.steps).toEqual(plain.steps)
+    const galley: Kitchen = { tools: { ring: ['r'], oven: ['o'], grill: [], bath: [] }, cooks: 1 }
+    const calls = callsOf(schedule([dish], galley))
+    const ahead = calls.filter(c => c.ahead)
+    expect(ahead.map(c => c.text)).toEqual([expect.stringMatching(/rack in the fridge/), expect.stringMatching(/Salt it on all sides/)])
+    const fire = calls.find(c => !c.ahead)!.at
+    for (const c of ahead) expect((fire - c.at) / 3600).toBeCloseTo(24, 0)
+    expect(callsOf(schedule([plain], galley))).toEqual(calls.filter(c => !c.ahead))
   })
   it('what is a day ahead is no step of the evening', () => {
     expect(

@@ -34,7 +34,7 @@ const IN_THE_BATH: Step['holds'] = [45 * 60, 90 * 60]
 const CARVE_S = 60
 const CARVE_EACH_S = 20
 
-/** Further ahead is no evening's work: that stands in the bench's list, with its day, s. */
+/** Further ahead is no evening's work: that is called by its day, s. */
 const SAME_EVENING_S = 2 * 3600
 /** The last hand's turns before the fire are one, s. */
 const LAST_S = 10 * 60
@@ -97,10 +97,13 @@ export function beefDish(
     return all.tool === 'ring' && !hot ? { ...all, setUp: panS } : all
   })
   const carve = CARVE_S + CARVE_EACH_S * diners
+  const near = tasks.filter(t => t.before <= SAME_EVENING_S).reduce((most, t) => Math.max(most, t.before), 0)
+  const ahead = tasks.filter(t => t.before > SAME_EVENING_S).map(({ text, before }) => ({ what: text, before: before - near }))
   return {
     id,
     name,
     kind: 'beef',
+    ...(ahead.length > 0 ? { ahead } : {}),
     pullC: plan.pull.probe,
     steps: [...gettingReady(tasks), ...stages, { what: 'Carve', tool: null, seconds: carve, hands: [carve, 0], holds: [PLATE_S, 5 * 60] }]
   }

@@ -15,9 +15,12 @@ export interface PassCall {
   readonly dishId: string | null
   /** Whose hands, from 0; null where it is nobody's in particular. */
   readonly by: number | null
+  /** Of another day: nothing waits for it, and it waits for nothing. */
+  readonly ahead?: boolean
 }
 
-/** Until ready; common practice, no source, s. */
+/** A day ahead nobody looks at the minute, s. */
+const ROUND_S = 15 * 60
 
 /** A setting of one oven, for as long as what is in it agrees on one. */
 interface Setting {
@@ -71,8 +74,15 @@ export function callsOf(service: Service, fuel: 'charcoal' | 'gas' = 'charcoal',
       ...(then ? [call('off', p.to, then, p.by[1] ?? p.by[0])] : [])
     ]
   })
+  const ahead = [...new Set(placed.map(p => p.dish))].flatMap(dish =>
+    (dish.ahead ?? []).map(({ what, before }, i): PassCall => {
+      const first = Math.min(...placed.filter(p => p.dish === dish).map(p => p.from))
+      const at = Math.round((first - before) / ROUND_S) * ROUND_S
+      return { id: `${dish.id} ahead ${i}`, at, text: said(what, system), dishId: dish.id, by: null, ahead: true }
+    })
+  )
   const plate: PassCall[] = placed.length > 0 ? [{ id: 'plate', at: -PLATE_S, text: 'Plate up', dishId: null, by: null }] : []
-  return [...lit, ...ovens, ...steps, ...plate].sort((a, b) => a.at - b.at)
+  return [...ahead, ...lit, ...ovens, ...steps, ...plate].sort((a, b) => a.at - b.at)
 }
 
 /** By its id, the call with which a step begins. */

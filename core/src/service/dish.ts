@@ -23,6 +23,11 @@ export interface Step {
   readonly holds: readonly [well: number, most: number]
 }
 
+export interface Ahead {
+  readonly what: string
+  readonly before: number
+}
+
 export const DISH_KINDS = ['beef', 'side', 'sauce', 'own'] as const
 export type DishKind = (typeof DISH_KINDS)[number]
 
@@ -32,6 +37,8 @@ export interface Dish {
   readonly name: string
   readonly kind: DishKind
   readonly steps: readonly Step[]
+  /** What is done on another day: so long before its first step, s. No tool and no hand is taken by it. */
+  readonly ahead?: readonly Ahead[]
   /** Of beef: what it reads when it comes off the heat, °C. */
   readonly pullC?: number
   /** A sauce made in the pan that the beef was seared in. */

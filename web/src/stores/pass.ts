@@ -120,7 +120,7 @@ export const usePass = defineStore('pass', () => {
   /** Beef that is on the stove is called from there. */
   const onTheStove = computed(() => cook.cooks.some(c => c.service?.id === serviceId.value))
   const isBeef = ({ dishId }: PassCall): boolean => dishes.value.some(d => d.id === dishId && d.kind === 'beef')
-  const nextCall = computed(() => calls.value.find(c => !done.value.includes(c.id) && !(onTheStove.value && isBeef(c))) ?? null)
+  const nextCall = computed(() => calls.value.find(c => !c.ahead && !done.value.includes(c.id) && !(onTheStove.value && isBeef(c))) ?? null)
   const begun = computed(() => calls.value.some(c => done.value.includes(c.id)))
   /** Epoch ms. */
   const servedAt = computed(() => dayjs(ticket.value.serveAt).valueOf())

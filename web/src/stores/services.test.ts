@@ -23,6 +23,8 @@ const logs = new Map<string, ServiceEvent[]>()
 const cooks = new Map<string, CookRecord>()
 const thrownAway = new Set<string>()
 let up = true
+/** Where an answer is on its way and does not arrive. */
+let held: Promise<void> | null = null
 
 function answer(method: string, path: string, body: unknown): unknown {
   const [, kind, id, what] = /^\/api\/(services|cooks)(?:\/([\w-]+))?(?:\/(\w+))?/.exec(path) ?? []
@@ -55,12 +57,14 @@ beforeEach(() => {
   cooks.clear()
   thrownAway.clear()
   up = true
+  held = null
   vi.stubGlobal('document', { visibilityState: 'visible', addEventListener: vi.fn() })
   vi.stubGlobal('fetch', (path: string, { method, body }: { method: string; body?: string }) => {
     if (!up) return Promise.reject(new TypeError('no route'))
     const found = answer(method, path, body === undefined ? undefined : JSON.parse(body))
     if (found === undefined) return Promise.resolve(new Response(null, { status: 204 }))
-    return Promise.resolve(new Response(JSON.stringify(found ?? {}), { status: found === null ? 404 : 200 }))
+    const answered = new Response(JSON.stringify(found ?? {}), { status: found === null ? 404 : 200 })
+    return method === 'GET' && held ? held.then(() => answered) : Promise.resolve(answered)
   })
 })
 
@@ -189,6 +193,32 @@ describe('a service at two devices', () => {
     atPhone.untick()
     await settle()
     expect(atDesk.done).toEqual([])
+  })
+
+  it('an answer from before the last word is not taken for it, however late it comes', async () => {
+    const [desk, phone] = [device(), device()]
+    desk.page()
+    const atDesk = usePass()
+    atDesk.add({ recipe: 'rice' })
+    await settle()
+    phone.page()
+    await useServices().open(atDesk.serviceId)
+    usePass().change({ cooks: 2 })
+    await vi.advanceTimersByTimeAsync(1000)
+    let arrive = (): void => undefined
+    held = new Promise(done => (arrive = done))
+    // Both ask; the desk decides something and is heard, before what it asked for arrives.
+    await vi.advanceTimersByTimeAsync(16_000)
+    atDesk.change({ cooks: 4 })
+    await vi.advanceTimersByTimeAsync(2000)
+    arrive()
+    held = null
+    await vi.advanceTimersByTimeAsync(100)
+    expect(atDesk.ticket.cooks).toBe(4)
+    await settle()
+    await settle()
+    expect(atDesk.ticket.cooks).toBe(4)
+    expect(usePass().ticket.cooks).toBe(4)
   })
 
   it('come to rest: with nothing decided nothing more is told', async () => {

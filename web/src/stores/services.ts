@@ -66,7 +66,10 @@ export const useServices = defineStore('services', () => {
   })
   const CARRIED = { named: 'name', ticket: 'ticket', fire: 'request', 'put off': 'keeps' } as const
 
+  /** How often something was said here: what was asked for before the last of it is stale. */
+  let saying = 0
   function say(said: object, instead?: (other: ServiceEvent) => boolean): void {
+    saying += 1
     const service = pass.serviceId
     const event = { id: nanoid(16), at: Date.now(), ...said } as ServiceEvent
     post({ service, event }, instead && (l => l.service === service && instead(l.event)))
@@ -129,10 +132,12 @@ export const useServices = defineStore('services', () => {
       return
     }
     try {
+      const before = saying
       const [there, { cooks, thrownAway }] = await Promise.all([api.service(id), api.cooksFor(id)])
       if (pass.serviceId === id) cook.hear(id, cooks, thrownAway)
-      if (untold()) again = setTimeout(() => void ask(), SOON_MS)
-      if (untold() || pass.serviceId !== id || there.sequence === seen.value) return
+      const stale = untold() || saying !== before
+      if (stale) again = setTimeout(() => void ask(), SOON_MS)
+      if (stale || pass.serviceId !== id || there.sequence === seen.value) return
       seen.value = there.sequence
       const here = asKnown()
       const differs =

@@ -20,15 +20,21 @@ const props = defineProps<{
 }>()
 defineEmits<{ tick: [id: string] }>()
 const SOON_S = 90
+/** With its day, where that is another. */
+function timeOf(s: number): string {
+  const at = dayjs(props.serveAt).add(s, 'second')
+  return at.format(at.isSame(dayjs(props.serveAt), 'day') ? timeWritten : `ddd D MMM, ${timeWritten}`)
+}
 const rows = computed(() => {
-  const open = props.calls.find(c => !props.done.includes(c.id) && !props.atTheStove.includes(c.dishId ?? ''))
+  const open = props.calls.find(c => !c.ahead && !props.done.includes(c.id) && !props.atTheStove.includes(c.dishId ?? ''))
   return props.calls.map(c => ({
     ...c,
-    time: dayjs(props.serveAt).add(c.at, 'second').format(timeWritten),
+    time: timeOf(c.at),
     dish: c.dishId === null ? '' : (props.names.get(c.dishId) ?? ''),
     ticked: props.done.includes(c.id),
     next: c === open,
     atTheStove: c.dishId !== null && props.atTheStove.includes(c.dishId),
+    ahead: c.ahead === true,
     overdue: !props.done.includes(c.id) && c.at < props.now - SOON_S && !(c.dishId !== null && props.atTheStove.includes(c.dishId))
   }))
 })
@@ -36,7 +42,7 @@ const rows = computed(() => {
 
 <template>
   <ol class="calls" :class="{ stale }" :aria-busy="stale">
-    <li v-for="r in rows" :key="r.id" :class="{ ticked: r.ticked, next: r.next, overdue: r.overdue }">
+    <li v-for="r in rows" :key="r.id" :class="{ ticked: r.ticked, next: r.next, overdue: r.overdue, ahead: r.ahead }">
       <a-checkbox class="tick" :checked="r.ticked" @update:checked="$emit('tick', r.id)">
         <time class="figure">{{ r.time }}</time>
         <span>
@@ -60,6 +66,9 @@ const rows = computed(() => {
 }
 li {
   border-top: 1px solid #454b4d;
+}
+.ahead .tick :deep(.ant-checkbox + span) {
+  grid-template-columns: minmax(0, 1fr);
 }
 .tick {
   display: flex;

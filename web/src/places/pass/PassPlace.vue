@@ -82,7 +82,7 @@ const calls = computed(() => pass.calls)
 const names = computed(() => new Map(pass.dishes.map(d => [d.id, d.name])))
 const serve = computed(() => dayjs(pass.ticket.serveAt))
 const now = computed(() => dayjs(clock.value).diff(serve.value, 'second'))
-const first = computed(() => calls.value.at(0)?.at ?? 0)
+const first = computed(() => calls.value.find(c => !c.ahead)?.at ?? 0)
 const next = computed(() => pass.nextCall)
 const begun = computed(() => pass.begun)
 /** Near enough to cook by; before that it is a plan, and the space bar is the page's own. */
