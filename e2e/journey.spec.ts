@@ -1,7 +1,7 @@
 /** From the Counter to the Book through the real interface, server and database. */
 import { expect, test, type Page } from '@playwright/test'
 import { App } from './app'
-import { pick } from './controls'
+import { choose, pick } from './controls'
 
 let app: App
 test.beforeAll(async () => {
@@ -80,8 +80,8 @@ test('a cook buys, measures, plans, cooks, judges and finds it again', async ({ 
   await page.clock.fastForward(300_000)
   await page.getByRole('button', { name: 'Carved' }).click()
 
-  await page.getByRole('button', { name: 'as wanted' }).click()
-  await page.getByRole('button', { name: 'good', exact: true }).click()
+  await choose(page, 'as wanted')
+  await choose(page, 'good')
   await page.getByLabel('Notes').fill('Rosy, and the rim crisp.')
   await page.getByLabel('Notes').blur()
   await page.getByRole('button', { name: 'To the book' }).click()

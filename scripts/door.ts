@@ -8,6 +8,7 @@ import { createReadStream, readFileSync } from 'node:fs'
 import { createInterface } from 'node:readline'
 import { answerLine } from '#core/formats/batch'
 import { ANSWERS } from '#core/formats/answers'
+import { assertPlain } from '#core/input/plain'
 import { InvalidInputError, type Problem } from '#core/input/problem'
 
 const USAGE = `Use: npm run -s macellaio -- plan FILE.json | compare FILE.json | simulate FILE.json | batch FILE.jsonl   (“-” reads standard input)`
@@ -26,11 +27,14 @@ function readCase(file: string): unknown {
   } catch (error) {
     return unreadable(error, file)
   }
+  let read: unknown
   try {
-    return JSON.parse(text)
+    read = JSON.parse(text)
   } catch (error) {
     return refuse([{ key: '', message: `This is not JSON: ${(error as Error).message}` }])
   }
+  assertPlain(read)
+  return read
 }
 
 /** Line by line as they come, so that a long list need not be held, and the first answers are there at once. */

@@ -10,6 +10,7 @@ import type { Knex } from 'knex'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Logger } from 'pino'
+import { assertPlain } from '#core/input/plain'
 import { Changes } from './changes'
 import { CookRepository } from './cooks/repository'
 import { cookRoutes } from './cooks/routes'
@@ -27,12 +28,14 @@ export interface AppParts {
   readonly log: Logger
   /** Folder of the built pages; null serves the interface only. */
   readonly pages: string | null
+  /** From one address; more than a page and its streams ever need. */
+  readonly requestsAMinute?: number
 }
 
 const BODY_LIMIT = '256kb'
 const REQUESTS_A_MINUTE = 1200
 
-export function createApp({ db, log, pages }: AppParts): Express {
+export function createApp({ db, log, pages, requestsAMinute = REQUESTS_A_MINUTE }: AppParts): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(
@@ -63,7 +66,7 @@ export function createApp({ db, log, pages }: AppParts): Express {
   api.use(
     rateLimit({
       windowMs: 60_000,
-      limit: REQUESTS_A_MINUTE,
+      limit: requestsAMinute,
       standardHeaders: 'draft-8',
       legacyHeaders: false,
       handler: () => {
@@ -72,6 +75,10 @@ export function createApp({ db, log, pages }: AppParts): Express {
     })
   )
   api.use(express.json({ limit: BODY_LIMIT }))
+  api.use((request, _response, next) => {
+    if (request.body !== undefined) assertPlain(request.body)
+    next()
+  })
   api.get('/health', async (_request, response) => {
     await db.raw('select 1')
     response.json({ status: 'ok' })

@@ -1,4 +1,5 @@
 /** Many questions, one a line: `{ "do": "plan", … }` with the rest of the line as its case. Described in docs/case-format.md. */
+import { assertPlain } from '#core/input/plain'
 import { InvalidInputError, type Problem } from '#core/input/problem'
 import { ANSWERS } from './answers'
 
@@ -12,6 +13,12 @@ export function answerLine(line: string): object {
   }
   if (typeof asked !== 'object' || asked === null || Array.isArray(asked))
     return refused([{ key: '', message: 'A line is an object, as {"do": "plan", …}.' }])
+  try {
+    assertPlain(asked)
+  } catch (error) {
+    if (error instanceof InvalidInputError) return refused(error.problems)
+    throw error
+  }
   const { do: command, ...rest } = asked as Readonly<Record<string, unknown>>
   if (typeof command !== 'string' || !Object.hasOwn(ANSWERS, command))
     return refused([{ key: 'do', message: `This may be one of: ${Object.keys(ANSWERS).join(', ')}.`, value: command }])

@@ -126,7 +126,8 @@ export const methodSchema = yup
     name: 'belongs',
     test: ({ kind, settings }, context) => {
       const known = kindOf(kind)
-      if (!known) return true
+      // Null is refused by its own rule.
+      if (!known || (settings as object | null) === null) return true
       const allowed = dialsOf(known).map(d => d.key)
       const stray = strayIn(settings, allowed)
       return (

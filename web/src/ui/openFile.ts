@@ -1,3 +1,5 @@
+import { assertPlain } from '#core/input/plain'
+
 /**
  * A JSON file that a cook chose, taken in; and what to say of it.
  * @param take throws for what cannot be used; what it returns is said, "Opened." where it returns nothing
@@ -5,7 +7,9 @@
  */
 export async function openFile(file: File, kind: string, take: (json: unknown) => string | null | void): Promise<string> {
   try {
-    return take(JSON.parse(await file.text())) ?? 'Opened.'
+    const json: unknown = JSON.parse(await file.text())
+    assertPlain(json)
+    return take(json) ?? 'Opened.'
   } catch (error) {
     return error instanceof SyntaxError
       ? `That is not ${kind}: it is not JSON.`
