@@ -88,9 +88,19 @@ test('another is begun, the one before is put away and taken back, and without a
   await expect(page.getByText('The list is on the server, and it does not answer.')).toBeVisible()
   await page.keyboard.press('Escape')
   await pick(page.getByLabel('A side or a sauce'), /^Horseradish/)
-  await expect(page.locator('.ticket').getByText(/^Horseradish/).first()).toBeVisible()
+  await expect(
+    page
+      .locator('.ticket')
+      .getByText(/^Horseradish/)
+      .first()
+  ).toBeVisible()
   await app.serve()
   await page.reload()
   await expect(page.locator('.ticket').getByText('Rice', { exact: true })).toBeVisible()
-  await expect(page.locator('.ticket').getByText(/^Horseradish/).first()).toBeVisible()
+  await expect(
+    page
+      .locator('.ticket')
+      .getByText(/^Horseradish/)
+      .first()
+  ).toBeVisible()
 })
