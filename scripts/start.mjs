@@ -13,13 +13,11 @@ for (const which of [[], ['--config', 'vite.server.config.ts']]) {
   if (built.status !== 0) process.exit(built.status ?? 1)
 }
 
-const port = process.env.MACELLAIO_PORT ?? '4380'
 const server = spawn(process.execPath, ['dist/server/main.js'], {
   cwd: ROOT,
-  stdio: 'inherit',
+  stdio: ['inherit', 'inherit', 'inherit', 'ipc'],
   env: {
     ...process.env,
-    MACELLAIO_PORT: port,
     MACELLAIO_DEMO: demo ? '1' : '',
     MACELLAIO_LOG: process.env.MACELLAIO_LOG ?? 'warn',
     MACELLAIO_DB: process.env.MACELLAIO_DB ?? join(ROOT, '.data', demo ? 'demo.sqlite' : 'macellaio.sqlite')
@@ -27,14 +25,4 @@ const server = spawn(process.execPath, ['dist/server/main.js'], {
 })
 server.on('exit', code => process.exit(code ?? 0))
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
-
-for (let tries = 0; tries < 240; tries++) {
-  await new Promise(wait => setTimeout(wait, 250))
-  const ready = await fetch(`http://127.0.0.1:${port}/api/health`).then(
-    r => r.ok,
-    () => false
-  )
-  if (!ready) continue
-  console.log(`\n  Macellaio is ready: http://127.0.0.1:${port}\n  Stop it with Ctrl+C.\n`)
-  break
-}
+server.on('message', ({ ready }) => console.log(`\n  Macellaio is ready: ${ready}\n  Stop it with Ctrl+C.\n`))

@@ -1,40 +1,62 @@
-/**
- * Starts the server on this machine only and stops it cleanly.
- *
- * MACELLAIO_DB    path of the database file   (.data/macellaio.sqlite)
- * MACELLAIO_PORT  port on the loopback        (4380)
- * MACELLAIO_DEMO  "1" fills an empty Book with the demo cooks
- */
+/** Starts the server on this machine only and stops it cleanly. What it takes is told by `--help`. */
+import type { Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import type { Knex } from 'knex'
 import pino from 'pino'
+import { InvalidInputError } from '#core/input/problem'
 import { fillWithDemo } from '../../demo/cooks'
 import { stockLarder } from '../../demo/larder'
 import { createApp } from './app'
 import { openDatabase } from './db/database'
+import { plainly } from './failures'
+import { HELP, readSettings, type Settings } from './settings'
 
 const ROOT = resolve(dirname(fileURLToPath(import.meta.url)), '../..')
 const HOST = '127.0.0.1'
-const GRACE_MS = 3000
+/** What is being answered has this long; a stream would stay open for ever, ms. */
 const STREAMS_MS = 300
+const GRACE_MS = 3000
+const WRONG_USE = 2
 
-const log = pino({ level: process.env['MACELLAIO_LOG'] ?? 'info' })
-const db = await openDatabase(process.env['MACELLAIO_DB'] ?? join(ROOT, '.data/macellaio.sqlite'))
-if (process.env['MACELLAIO_DEMO'] === '1') {
-  await fillWithDemo(db)
-  await stockLarder(db)
+function end(words: string, code: number): never {
+  process.stderr.write(`${words}\n`)
+  process.exit(code)
 }
 
+function settings(): Settings {
+  try {
+    const found = readSettings(process.argv.slice(2), process.env, join(ROOT, '.data/macellaio.sqlite'))
+    if (found) return found
+    process.stdout.write(HELP)
+    process.exit(0)
+  } catch (error) {
+    if (error instanceof InvalidInputError) end(error.problems.map(p => p.message).join('\n'), WRONG_USE)
+    throw error
+  }
+}
+
+async function opened({ db, demo }: Settings): Promise<Knex> {
+  const database = await openDatabase(db)
+  if (demo) {
+    await fillWithDemo(database)
+    await stockLarder(database)
+  }
+  return database
+}
+
+const given = settings()
+const log = pino({ level: given.log })
+const db = await opened(given).catch((error: unknown) => end(plainly(error, given), 1))
 const app = createApp({ db, log, pages: join(ROOT, 'dist/web') })
-const server = app.listen(Number(process.env['MACELLAIO_PORT'] ?? 4380), HOST, () => {
-  const { port } = server.address() as AddressInfo
-  log.info(`Macellaio is ready at http://${HOST}:${port}`)
-})
-server.on('error', error => {
-  log.fatal({ err: error }, 'The server cannot listen.')
-  process.exitCode = 1
-  void db.destroy()
+const server: Server = app.listen(given.port, HOST)
+server.on('error', error => void db.destroy().finally(() => end(plainly(error, given), 1)))
+server.on('listening', () => {
+  const url = `http://${HOST}:${(server.address() as AddressInfo).port}`
+  log.info(`Macellaio is ready at ${url}`)
+  // Whoever started it as a part of something more.
+  process.send?.({ ready: url })
 })
 
 let stopping = false
@@ -43,12 +65,9 @@ function stop(signal: string): void {
   stopping = true
   log.info(`Stopping on ${signal}.`)
   setTimeout(() => process.exit(1), GRACE_MS).unref()
-  server.close(() => {
-    void db.destroy().then(() => process.exit(0))
-  })
-  server.closeIdleConnections()
-  // A stream would stay open for ever; what is being answered has this long.
   setTimeout(() => server.closeAllConnections(), STREAMS_MS).unref()
+  server.close(() => void db.destroy().then(() => process.exit(0)))
+  server.closeIdleConnections()
 }
 process.on('SIGINT', () => stop('SIGINT'))
 process.on('SIGTERM', () => stop('SIGTERM'))

@@ -32,6 +32,8 @@ const SOURCE: Knex.MigrationSource<string> = {
   getMigration: name => Promise.resolve(MIGRATIONS[name])
 }
 
+const silent = (): void => undefined
+
 /** @param file path of the database; ":memory:" for one that is forgotten */
 export async function openDatabase(file: string): Promise<Knex> {
   if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true })
@@ -39,6 +41,8 @@ export async function openDatabase(file: string): Promise<Knex> {
     client: 'better-sqlite3',
     connection: { filename: file },
     useNullAsDefault: true,
+    // What goes wrong is thrown, and said by whoever opened it.
+    log: { debug: silent, warn: silent, error: silent, deprecate: silent },
     pool: {
       min: 1,
       max: 1,
@@ -50,6 +54,11 @@ export async function openDatabase(file: string): Promise<Knex> {
       }
     }
   })
-  await db.migrate.latest({ migrationSource: SOURCE })
-  return db
+  try {
+    await db.migrate.latest({ migrationSource: SOURCE })
+    return db
+  } catch (error) {
+    await db.destroy()
+    throw error
+  }
 }
