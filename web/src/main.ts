@@ -4,33 +4,17 @@ import '@fontsource/noto-sans-jp/japanese-400.css'
 import 'ant-design-vue/dist/reset.css'
 import './theme/theme.css'
 import { createPinia } from 'pinia'
-import { createApp, watch } from 'vue'
+import { createApp } from 'vue'
 import App from './App.vue'
 import { loadPlaces, router } from './router'
-import { usePlan } from './stores/plan'
 
 createApp(App).use(createPinia()).use(router).mount('#app')
 
 /** ms: by then they are fetched, however busy the page is. */
-const AT_THE_LATEST = 4000
+const AT_THE_LATEST = 2000
 // Where one does not come now it is asked for again when it is wanted.
 const loadOthers = (): void => void loadPlaces().catch(() => undefined)
-const whenIdle = (): void => {
+void router.isReady().then(() => {
   if ('requestIdleCallback' in window) requestIdleCallback(loadOthers, { timeout: AT_THE_LATEST })
   else setTimeout(loadOthers, AT_THE_LATEST)
-}
-void router.isReady().then(() => {
-  const plan = usePlan()
-  const latest = setTimeout(whenIdle, AT_THE_LATEST)
-  // The first answer is not kept waiting by what comes after it.
-  const stop = watch(
-    () => plan.state,
-    state => {
-      if (state === 'working') return
-      clearTimeout(latest)
-      whenIdle()
-      queueMicrotask(() => stop())
-    },
-    { immediate: true }
-  )
 })
