@@ -110,7 +110,8 @@ const ENLARGED = [
   { width: 320, height: 256 }
 ] as const
 test('axe finds nothing at any place, nor on a phone; made larger, nothing is lost of it', async ({ page }) => {
-  // One page for all: what each shows is its own, and the browser need not start anew.
+  // One page for all: what each shows is its own, and the browser need not start anew. A colour on its way to another is neither.
+  await page.emulateMedia({ reducedMotion: 'reduce' })
   test.setTimeout(240_000)
   for (const path of PLACES) {
     await page.setViewportSize({ width: 1280, height: 800 })
