@@ -7,6 +7,7 @@ import { DELAY_LIMITS_S, EVENT_KINDS, READING_LIMITS, type CookEvent } from '#co
 import { fromEarlier } from '#core/request/earlier'
 import type { InService } from '#core/session/inService'
 import type { PlanRequest } from '#core/request/request'
+import { epochMs, madeHere } from '#core/input/plainFields'
 import { validate } from '#core/input/problem'
 import { plannedFromEarlier } from './earlier'
 import { parseRequest } from '#core/request/schema'
@@ -14,19 +15,8 @@ import { parseRequest } from '#core/request/schema'
 const TITLE_LENGTH = 120
 export const NOTES_LENGTH = 4000
 
-const id = yup
-  .string()
-  .strict()
-  .required('This is missing.')
-  .matches(/^[A-Za-z0-9_-]{6,40}$/, 'An id is 6 to 40 letters, digits, - or _.')
-const moment = yup
-  .number()
-  .strict()
-  .typeError('This needs a time in milliseconds.')
-  .required('This is missing.')
-  .integer()
-  .min(0)
-  .max(8.64e15)
+const id = madeHere()
+const moment = epochMs()
 const figure = yup.number().strict().typeError('This needs a number.').required('This is missing.')
 const series = yup.array(figure).required('This is missing.').max(2000, 'At most 2000 values.')
 

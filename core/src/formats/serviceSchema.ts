@@ -1,5 +1,6 @@
 /** What the server takes of a service, checked by one schema on both sides. */
 import * as yup from 'yup'
+import { epochMs, madeHere } from '#core/input/plainFields'
 import { InvalidInputError, validate } from '#core/input/problem'
 import { parseRequest } from '#core/request/schema'
 import { SERVICE_EVENT_KINDS, type ServiceEvent } from '#core/service/record'
@@ -9,19 +10,8 @@ export const SERVICE_NAME_LENGTH = 80
 const MOST_EVENTS = 200
 const MOST_KEPT = 300
 
-const id = yup
-  .string()
-  .strict()
-  .required('This is missing.')
-  .matches(/^[A-Za-z0-9_-]{6,40}$/, 'An id is 6 to 40 letters, digits, - or _.')
-const moment = yup
-  .number()
-  .strict()
-  .typeError('This needs a time in milliseconds.')
-  .required('This is missing.')
-  .integer()
-  .min(0)
-  .max(8.64e15)
+const id = madeHere()
+const moment = epochMs()
 
 /** Which key carries what is said, by the kind; `begun anew` says all by itself. */
 const CARRIES = {

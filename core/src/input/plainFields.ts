@@ -37,3 +37,15 @@ export const optional = <T extends string>(allowed: readonly T[]): yup.StringSch
 /** A name that a cook gives to something. */
 export const named = (longest = 60): yup.StringSchema<string> =>
   yup.string().strict().trim().required('This needs a name.').max(longest, `At most ${longest} letters.`)
+
+/** An id that a device made by itself. */
+export const madeHere = (): yup.StringSchema<string> =>
+  yup
+    .string()
+    .strict()
+    .required('This is missing.')
+    .matches(/^[A-Za-z0-9_-]{6,40}$/, 'An id is 6 to 40 letters, digits, - or _.')
+
+/** When something was, epoch ms. */
+export const epochMs = (): yup.NumberSchema<number> =>
+  yup.number().strict().typeError('This needs a time in milliseconds.').required('This is missing.').integer().min(0).max(8.64e15)
