@@ -153,6 +153,20 @@ describe('a service at one device', () => {
     expect(useDraft().request.method.settings.panC).toBe(233)
   })
 
+  it('its name goes with it: the next evening on the same ticket has none', async () => {
+    const services = useServices()
+    services.start()
+    const pass = usePass()
+    pass.change({ serveAt: '2026-11-26T19:30' })
+    services.rename('Lock supper')
+    await settle()
+    vi.setSystemTime(new Date('2026-11-28T10:00'))
+    pass.renew()
+    await settle()
+    expect(services.name).toBe('')
+    expect(serviceOf(pass.serviceId, logs.get(pass.serviceId) ?? []).name).toBe('')
+  })
+
   it('where the server has an older file and knows nothing of it, it is told again', async () => {
     useServices().start()
     const pass = usePass()

@@ -50,16 +50,20 @@ export const useServices = defineStore('services', () => {
     () => ({ service: '', whole: {}, done: [] }),
     stored => stored as Known
   )
-  const named = kept<string>(
+  /** A name goes with its service: the next evening has none yet. */
+  const named = kept<{ readonly service: string; readonly name: string }>(
     'macellaio.services.name',
-    () => '',
-    stored => (typeof stored === 'string' ? stored : '')
+    () => ({ service: '', name: '' }),
+    stored => {
+      const { service, name: given } = stored as Readonly<Record<string, unknown>>
+      return { service: String(service ?? ''), name: typeof given === 'string' ? given : '' }
+    }
   )
-  const name = computed(() => named.value)
+  const name = computed(() => (named.value.service === pass.serviceId ? named.value.name : ''))
   /** An example that nobody has touched is no service yet. */
   const real = computed(() => pass.touched || pass.done.length > 0 || pass.onTheStove)
   const whole = (): Readonly<Record<Whole, unknown>> => ({
-    named: named.value,
+    named: name.value,
     ticket: pass.ticket,
     fire: draft.request,
     'put off': pass.keeps
@@ -81,7 +85,7 @@ export const useServices = defineStore('services', () => {
     const now = asKnown()
     for (const kind of Object.keys(CARRIED) as Whole[]) {
       if (before.whole[kind] === now.whole[kind]) continue
-      if (kind === 'named' && before.whole.named === undefined && named.value === '') continue
+      if (kind === 'named' && before.whole.named === undefined && name.value === '') continue
       say({ kind, [CARRIED[kind]]: whole()[kind] }, other => other.kind === kind)
     }
     if (before.done.length > 0 && now.done.length === 0) say({ kind: 'begun anew' })
@@ -109,7 +113,7 @@ export const useServices = defineStore('services', () => {
   /** What stands here becomes what the server has. */
   function take(record: ServiceRecord): void {
     pass.stand(record)
-    named.value = record.name
+    named.value = { service: record.id, name: record.name }
     if (record.request && canonical(record.request) !== canonical(draft.request)) {
       draft.open(record.request)
       draft.seat({ named: record.request.guests.named })
@@ -145,7 +149,7 @@ export const useServices = defineStore('services', () => {
         canonical(there.request) !== here.whole.fire ||
         canonical(there.done) !== canonical(here.done) ||
         canonical(there.keeps) !== here.whole['put off'] ||
-        there.name !== named.value
+        there.name !== name.value
       if (differs && there.ticket) take(there)
       offline.value = false
     } catch (error) {
@@ -174,11 +178,10 @@ export const useServices = defineStore('services', () => {
     clearTimeout(waiting)
     waiting = undefined
     tell()
-    named.value = ''
     seen.value = null
     pass.startAnew()
   }
-  const rename = (to: string): void => void (named.value = to)
+  const rename = (to: string): void => void (named.value = { service: pass.serviceId, name: to })
 
   let stream: EventSource | null = null
   function listen(id: string | null): void {
@@ -193,7 +196,7 @@ export const useServices = defineStore('services', () => {
   /** Once, when the page opens. */
   function start(): void {
     if (asking !== undefined) return
-    watch([() => pass.serviceId, () => pass.ticket, () => pass.done, () => pass.keeps, () => draft.request, named, real], soon)
+    watch([() => pass.serviceId, () => pass.ticket, () => pass.done, () => pass.keeps, () => draft.request, name, real], soon)
     // What was decided while the page was being left.
     if (known.value.service === pass.serviceId || real.value) soon()
     void send()
