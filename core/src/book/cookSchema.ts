@@ -7,7 +7,7 @@ import { DELAY_LIMITS_S, EVENT_KINDS, READING_LIMITS, type CookEvent } from '#co
 import { fromEarlier } from '#core/request/earlier'
 import type { InService } from '#core/session/inService'
 import type { PlanRequest } from '#core/request/request'
-import { epochMs, madeHere } from '#core/input/plainFields'
+import { epochMs, lineId, madeHere } from '#core/input/plainFields'
 import { validate } from '#core/input/problem'
 import { plannedFromEarlier } from './earlier'
 import { parseRequest } from '#core/request/schema'
@@ -110,7 +110,8 @@ const inService = yup
       .noUnknown()
       .nullable()
       .default(null),
-    called: yup.string().strict().defined('This is missing.').max(CALLED_LENGTH, `At most ${CALLED_LENGTH} letters.`)
+    called: yup.string().strict().defined('This is missing.').max(CALLED_LENGTH, `At most ${CALLED_LENGTH} letters.`),
+    piece: lineId().optional()
   })
   .noUnknown()
 

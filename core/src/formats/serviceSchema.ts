@@ -1,6 +1,6 @@
 /** What the server takes of a service, checked by one schema on both sides. */
 import * as yup from 'yup'
-import { epochMs, madeHere } from '#core/input/plainFields'
+import { epochMs, lineId, madeHere } from '#core/input/plainFields'
 import { InvalidInputError, validate } from '#core/input/problem'
 import { parseRequest } from '#core/request/schema'
 import { SERVICE_EVENT_KINDS, type ServiceEvent } from '#core/service/record'
@@ -68,13 +68,16 @@ const headShape = yup
 function parseServiceEvent(input: unknown): ServiceEvent {
   const { id: own, at, kind } = validate(headShape, input) as { id: string; at: number; kind: keyof typeof CARRIES }
   const carries = CARRIES[kind]
-  const unknown = Object.keys(input as object).find(k => !['id', 'at', 'kind', carries].includes(k))
+  const beside = kind === 'fire' ? 'piece' : null
+  const unknown = Object.keys(input as object).find(k => !['id', 'at', 'kind', carries, beside].includes(k))
   if (unknown !== undefined) throw new InvalidInputError([{ key: unknown, message: 'There is no such key here.' }])
   const said =
     carries === null
       ? {}
       : { [carries]: within(carries, PARSED[carries] as (i: unknown) => unknown, (input as Record<string, unknown>)[carries]) }
-  return { id: own, at, kind, ...said } as ServiceEvent
+  const { piece } = input as { readonly piece?: unknown }
+  const which = beside === null || piece === undefined ? {} : { piece: within('piece', p => validate(lineId(), p), piece) }
+  return { id: own, at, kind, ...said, ...which } as ServiceEvent
 }
 
 const listShape = yup

@@ -2,19 +2,16 @@
 import * as yup from 'yup'
 import { DISH_KINDS, TOOLS, type Dish } from '#core/service/dish'
 import { recipeById } from '#core/service/recipes'
-import { COOKS_LIMITS, DINERS_LIMITS, MOST_LINES, type Ticket } from '#core/service/ticket'
-import { named, oneOf, within } from '#core/input/plainFields'
+import { COOKS_LIMITS, DINERS_LIMITS, MOST_LINES, type Line, type Ticket } from '#core/service/ticket'
+import { lineId, named, oneOf, within } from '#core/input/plainFields'
+import { parseRequest } from '#core/request/schema'
 import { readPlanCase } from './caseFile'
 import { InvalidInputError, validate } from '#core/input/problem'
 
 const MOST_STEPS = 20
 const LONGEST_S = 48 * 3600
 
-const id = yup
-  .string()
-  .strict()
-  .required('This is missing.')
-  .matches(/^[A-Za-z0-9_-]{1,40}$/, 'An id is up to 40 letters, digits, - or _.')
+const id = lineId()
 const text = named(120)
 const whole = (range: readonly [number, number]): yup.NumberSchema<number> => within(range, '').integer('This needs a whole number.')
 const seconds = within([0, LONGEST_S], 's')
@@ -70,32 +67,43 @@ const dishShape = yup
 /** @throws InvalidInputError */
 export const parseDish = (input: unknown): Dish => validate(dishShape.required(), input) as Dish
 
-/** What a plan file on a ticket has wrong; null where the fire can open it. */
-function wrongPlan(plan: unknown): string | null {
+/** @returns what is wrong with it; null where the fire can open it */
+function wrongAt(what: string, read: (input: unknown) => unknown, input: unknown): string | null {
   try {
-    readPlanCase(plan)
+    if (input !== undefined) read(input)
     return null
   } catch (error) {
-    if (error instanceof InvalidInputError) return `The plan cannot be used: ${error.message}`
+    if (error instanceof InvalidInputError) return `The ${what} cannot be used: ${error.message}`
     throw error
   }
 }
 
 const lineShape = yup
-  .object({ id, recipe: yup.string().strict().optional(), dish: dishShape.optional(), plan: yup.mixed<object>().optional() })
+  .object({
+    id,
+    recipe: yup.string().strict().optional(),
+    dish: dishShape.optional(),
+    request: yup.mixed<object>().optional(),
+    /** As it was kept before: a plan file of it. */
+    plan: yup.mixed<object>().optional()
+  })
   .noUnknown()
   .test({
     name: 'one of two',
     test: (line, context) => {
       // Null is refused by its own rule.
       if ((line as typeof line | null) === null) return true
-      const { recipe, dish, plan } = line
+      const { recipe, dish, plan, request } = line
       if ((recipe === undefined) === (dish === undefined))
         return context.createError({ message: 'A recipe of the book, or a dish: one of the two.' })
       if (recipe !== undefined && !recipeById(recipe))
         return context.createError({ path: `${context.path}.recipe`, message: `There is no recipe “${recipe}” in the book.` })
-      const wrong = plan === undefined ? null : wrongPlan(plan)
-      return wrong === null || context.createError({ path: `${context.path}.plan`, message: wrong })
+      if (recipe !== undefined && (plan ?? request) !== undefined)
+        return context.createError({ message: 'Only a dish of beef has a plan.' })
+      const wrongPlan = wrongAt('plan', readPlanCase, plan)
+      if (wrongPlan !== null) return context.createError({ path: `${context.path}.plan`, message: wrongPlan })
+      const wrong = wrongAt('request', parseRequest, request)
+      return wrong === null || context.createError({ path: `${context.path}.request`, message: wrong })
     }
   })
 
@@ -131,7 +139,14 @@ const shape = yup
   .required()
 
 /** @throws InvalidInputError */
-export const parseTicket = (input: unknown): Ticket => validate(shape, input) as Ticket
+export function parseTicket(input: unknown): Ticket {
+  const { lines, ...rest } = validate(shape, input)
+  return { ...rest, lines: lines.map(asLine) }
+}
+function asLine({ plan, request, ...line }: yup.InferType<typeof lineShape>): Line {
+  const asked = request !== undefined ? parseRequest(request) : plan !== undefined ? readPlanCase(plan).request : null
+  return { ...line, ...(asked ? { request: asked } : {}) } as Line
+}
 
 const FORMAT = 'macellaio ticket'
 const VERSION = 2

@@ -46,6 +46,14 @@ export const madeHere = (): yup.StringSchema<string> =>
     .required('This is missing.')
     .matches(/^[A-Za-z0-9_-]{6,40}$/, 'An id is 6 to 40 letters, digits, - or _.')
 
+/** A line of a ticket; of beef also the piece. */
+export const lineId = (): yup.StringSchema<string> =>
+  yup
+    .string()
+    .strict()
+    .required('This is missing.')
+    .matches(/^[A-Za-z0-9_-]{1,40}$/, 'An id is up to 40 letters, digits, - or _.')
+
 /** When something was, epoch ms. */
 export const epochMs = (): yup.NumberSchema<number> =>
   yup.number().strict().typeError('This needs a time in milliseconds.').required('This is missing.').integer().min(0).max(8.64e15)

@@ -85,6 +85,10 @@ const FLAT_FROM = 2
 export const pieceName = (piece: Pick<Piece, 'form'>, cut: Pick<Cut, 'name'>): string =>
   piece.form === 'roast' ? cut.name.replace(/ steak$/, ' joint') : cut.name
 
+/** "2 × Hanger steak" */
+export const piecesName = (piece: Pick<Piece, 'form' | 'count'>, cut: Pick<Cut, 'name'>): string =>
+  `${piece.count > 1 ? `${piece.count} × ` : ''}${pieceName(piece, cut)}`
+
 /** Whether the piece is so wide that it is heated through its faces first. */
 export function isFlat(piece: Piece, cut: Cut): boolean {
   return piece.form !== 'roast' && 2 * Math.sqrt(faceAreaM2(piece, cut) / Math.PI) >= (FLAT_FROM * piece.thicknessMm) / 1000

@@ -18,8 +18,8 @@ export type ServiceEvent = Said &
   (
     | { readonly kind: 'named'; readonly name: string }
     | { readonly kind: 'ticket'; readonly ticket: Ticket }
-    /** The piece, its guests and how it is cooked, as they stand at the fire. */
-    | { readonly kind: 'fire'; readonly request: PlanRequest }
+    /** A piece, its guests and how it is cooked, as it stands at the fire; by its id, which is its line's on the ticket. */
+    | { readonly kind: 'fire'; readonly request: PlanRequest; readonly piece?: string }
     | { readonly kind: 'put off'; readonly keeps: Kept }
     /** A call of the pass, by its id. */
     | { readonly kind: 'done' | 'not done'; readonly call: string }
@@ -32,6 +32,8 @@ export interface ServiceRecord {
   readonly name: string
   readonly ticket: Ticket | null
   readonly request: PlanRequest | null
+  /** Which piece that is; null where an older version said it. */
+  readonly piece: string | null
   readonly done: readonly string[]
   readonly keeps: Kept
   /** How many events it is made of: who has seen fewer is behind. */
@@ -39,7 +41,7 @@ export interface ServiceRecord {
 }
 
 export function serviceOf(id: string, events: readonly ServiceEvent[]): ServiceRecord {
-  const start: ServiceRecord = { id, name: '', ticket: null, request: null, done: [], keeps: {}, sequence: events.length }
+  const start: ServiceRecord = { id, name: '', ticket: null, request: null, piece: null, done: [], keeps: {}, sequence: events.length }
   return events.reduce<ServiceRecord>((now, said) => {
     switch (said.kind) {
       case 'named':
@@ -47,7 +49,7 @@ export function serviceOf(id: string, events: readonly ServiceEvent[]): ServiceR
       case 'ticket':
         return { ...now, ticket: said.ticket }
       case 'fire':
-        return { ...now, request: said.request }
+        return { ...now, request: said.request, piece: said.piece ?? null }
       case 'put off':
         return { ...now, keeps: said.keeps }
       case 'done':

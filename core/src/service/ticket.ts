@@ -1,5 +1,6 @@
 /** What is to be on the table together, when, for how many and by how many cooks: as it is edited, kept and exported. */
 import type { Kit } from '#core/kit/kit'
+import type { PlanRequest } from '#core/request/request'
 import type { Dish, Kitchen, Tool } from './dish'
 import { dishOf, type Scaling } from './recipe'
 import { recipeById } from './recipes'
@@ -7,8 +8,13 @@ import { recipeById } from './recipes'
 /** A side or sauce of the book, scaled when it is laid out; or a dish whole, as the beef or one of the cook's own. */
 export type Line =
   | { readonly id: string; readonly recipe: string }
-  /** Of beef with the plan file it was made of, by which the fire opens it again. */
-  | { readonly id: string; readonly dish: Dish; readonly plan?: object }
+  | DishLine
+export interface DishLine {
+  readonly id: string
+  readonly dish: Dish
+  /** Of beef, what was asked for: it is this piece of the service, and at the fire it is changed. */
+  readonly request?: PlanRequest
+}
 
 export interface Ticket {
   /** "2026-11-26T19:30", by the clock on the wall. */
@@ -25,6 +31,10 @@ export const COOKS_LIMITS = [1, 4] as const
 export const STEP_LIMITS_S = [60, 24 * 3600] as const
 
 const scalingOf = ({ diners }: Ticket, kit: Kit): Scaling => ({ diners, ringW: Math.max(0, ...kit.rings.map(r => r.powerW)) || 1 })
+
+/** The pieces of beef that are planned for it, each as it is at the fire. */
+export const piecesOf = ({ lines }: Ticket): (DishLine & { readonly request: PlanRequest })[] =>
+  lines.flatMap(line => ('dish' in line && line.request ? [{ ...line, request: line.request }] : []))
 
 export const dishesOf = (ticket: Ticket, kit: Kit): Dish[] =>
   ticket.lines.flatMap(line => {

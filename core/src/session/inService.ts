@@ -10,6 +10,8 @@ export interface InService {
   readonly after: { readonly cookId: string; readonly seconds: number } | null
   /** How it is told from the others: "2 rare pieces"; empty where its own name does. */
   readonly called: string
+  /** Which piece of the service; more than one cook may be of it. Of older ones it is not known. */
+  readonly piece?: string | undefined
 }
 
 /**

@@ -23,6 +23,7 @@ interface CookRow {
   after_cook: string | null
   after_s: number | null
   called: string | null
+  piece: string | null
 }
 
 interface EventRow {
@@ -52,7 +53,8 @@ export class CookRepository {
         service_id: cook.service?.id ?? null,
         after_cook: cook.service?.after?.cookId ?? null,
         after_s: cook.service?.after?.seconds ?? null,
-        called: cook.service?.called ?? null
+        called: cook.service?.called ?? null,
+        piece: cook.service?.piece ?? null
       })
       .onConflict('id')
       .ignore()
@@ -185,9 +187,10 @@ function recordOf(row: CookRow, events: readonly EventRow[]): CookRecord {
   }
 }
 
-function serviceOf({ service_id: id, after_cook: cookId, after_s: seconds, called }: CookRow): InService | null {
+function serviceOf({ service_id: id, after_cook: cookId, after_s: seconds, called, piece }: CookRow): InService | null {
   if (id === null) return null
-  return { id, after: cookId === null || seconds === null ? null : { cookId, seconds }, called: called ?? '' }
+  const after = cookId === null || seconds === null ? null : { cookId, seconds }
+  return { id, after, called: called ?? '', ...(piece === null ? {} : { piece }) }
 }
 
 function eventOf(row: EventRow): CookEvent {

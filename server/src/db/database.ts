@@ -13,6 +13,7 @@ import * as fifth from './migrations/0005_one_request'
 import * as sixth from './migrations/0006_service'
 import * as seventh from './migrations/0007_services'
 import * as eighth from './migrations/0008_held'
+import * as ninth from './migrations/0009_pieces'
 
 const MIGRATIONS: Record<string, Knex.Migration> = {
   '0001_cooks': first,
@@ -22,7 +23,8 @@ const MIGRATIONS: Record<string, Knex.Migration> = {
   '0005_one_request': fifth,
   '0006_service': sixth,
   '0007_services': seventh,
-  '0008_held': eighth
+  '0008_held': eighth,
+  '0009_pieces': ninth
 }
 
 /** Migrations are imported, not searched for on disk, so that they also run when bundled. */

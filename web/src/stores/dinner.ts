@@ -1,6 +1,6 @@
 /** How many are at the table: said once, in whichever place. */
 import { defineStore } from 'pinia'
-import { computed } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { DINERS_LIMITS } from '#core/service/ticket'
 import { useDraft } from './draft'
 import { kept } from './kept'
@@ -12,13 +12,15 @@ export const useDinner = defineStore('dinner', () => {
     () => null,
     stored => (typeof stored === 'number' && stored >= DINERS_LIMITS[0] && stored <= DINERS_LIMITS[1] ? Math.round(stored) : null)
   )
+  /** Named for other pieces of the service than the one at the fire. */
+  const atOthers = shallowRef(0)
   /** Null before anybody has said; never fewer than are named. */
   const diners = computed<number | null>({
     get: () => {
-      const named = draft.request.guests.named.length
+      const named = draft.request.guests.named.length + atOthers.value
       return said.value === null ? (named > 1 ? named : null) : Math.max(said.value, named)
     },
     set: n => (said.value = n)
   })
-  return { diners }
+  return { diners, atOthers }
 })

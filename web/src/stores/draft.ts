@@ -2,6 +2,7 @@
  * The request as it is being made: the one question that every place shows and changes, kept through
  * reloads; what is wrong with what was typed; and how each method was set when it was last looked at.
  */
+import { nanoid } from 'nanoid'
 import { defineStore } from 'pinia'
 import { computed, reactive } from 'vue'
 import { findContradiction } from '#core/meat/contradiction'
@@ -37,6 +38,12 @@ function parseSet(stored: unknown): Set {
 
 export const useDraft = defineStore('draft', () => {
   const request = kept<PlanRequest>('macellaio.draft', () => FIRST_REQUEST, parseRequest)
+  /** Which piece of the service it is, on the ticket or not yet. */
+  const pieceId = kept<string>(
+    'macellaio.piece',
+    () => nanoid(8),
+    stored => (typeof stored === 'string' && /^[\w-]{1,40}$/.test(stored) ? stored : nanoid(8))
+  )
   const touched = kept<boolean>(
     'macellaio.touched',
     () => false,
@@ -83,10 +90,24 @@ export const useDraft = defineStore('draft', () => {
   const asUsual = (): void => setMethod(request.value.method.kind, {})
   /** A whole request that was read from elsewhere. */
   function open(read: PlanRequest): void {
+    pieceId.value = nanoid(8)
     put(read.piece)
     // Who is at this table is not what the file says.
     const guests = { ...read.guests, named: request.value.guests.named }
     setMethod(read.method.kind, read.method.settings, { ...read, guests })
+  }
+
+  /** A piece of the service comes to the fire, as it is wanted there and by whom. */
+  function stand(id: string, asked: PlanRequest): void {
+    pieceId.value = id
+    setMethod(asked.method.kind, asked.method.settings, asked)
+    touched.value = true
+    forgive()
+  }
+  /** Another piece like it, that nothing was decided of. */
+  function another(): void {
+    pieceId.value = nanoid(8)
+    request.value = { ...request.value, guests: { ...request.value.guests, named: [] } }
   }
 
   function changePiece(part: Partial<Piece>): void {
@@ -109,6 +130,7 @@ export const useDraft = defineStore('draft', () => {
 
   /** Puts a piece of a cut on the bench: a usual one, or as it was ordered. */
   function take(chosen: Cut, ordered: Ordered = {}): void {
+    another()
     const middle = ([low, high]: readonly [number, number]): number => Math.round((low + high) / 2)
     const { shape } = chosen
     const usual = {
@@ -135,16 +157,17 @@ export const useDraft = defineStore('draft', () => {
     })
   }
 
-  /** Puts another piece on the bench: nothing of the one before stays, and it is planned by what suits it. */
+  /** The piece on the bench is as this now: of another cut nothing of the one before stays; it is planned by what suits it. */
   function put(piece: Piece): void {
-    const another = piece.cutId !== request.value.piece.cutId
-    change({ piece, ...(another ? { target: { ...request.value.target, coreC: FIRST_REQUEST.target.coreC } } : {}) })
+    const otherCut = piece.cutId !== request.value.piece.cutId
+    change({ piece, ...(otherCut ? { target: { ...request.value.target, coreC: FIRST_REQUEST.target.coreC } } : {}) })
     choose(suitsBest(request.value))
     forgive()
   }
 
   return {
     request,
+    pieceId,
     touched,
     problems,
     cut,
@@ -162,6 +185,8 @@ export const useDraft = defineStore('draft', () => {
     turn,
     asUsual,
     open,
+    stand,
+    another,
     changePiece,
     measure,
     complain,

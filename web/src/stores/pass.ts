@@ -3,12 +3,11 @@ import { MOMENT } from '../ui/moments'
 import dayjs from 'dayjs'
 import { nanoid } from 'nanoid'
 import { defineStore } from 'pinia'
-import { computed, shallowRef, watch } from 'vue'
-import { readPlanCase, writePlanCase } from '#core/formats/caseFile'
+import { computed, shallowRef, watch, watchSyncEffect } from 'vue'
 import { parseTicket } from '#core/formats/ticketSchema'
 import { InvalidInputError } from '#core/input/problem'
 import { cutById } from '#core/meat/cuts'
-import { pieceName } from '#core/meat/piece'
+import { piecesName } from '#core/meat/piece'
 import type { Plan } from '#core/plan/plan'
 import type { PlanRequest } from '#core/request/request'
 import { beefDish } from '#core/service/beef'
@@ -18,11 +17,12 @@ import { callsOf, type PassCall } from '#core/service/calls'
 import type { ServiceRecord } from '#core/service/record'
 import { recipeById } from '#core/service/recipes'
 import { asKept, keptThrough, type Kept } from '#core/service/underWay'
-import { dishesOf, kitchenOf, MOST_LINES, type Ticket } from '#core/service/ticket'
+import { dishesOf, kitchenOf, MOST_LINES, piecesOf, type DishLine, type Ticket } from '#core/service/ticket'
 import { Queue } from '../workers/queue'
 import { useCook } from './cook'
 import { useDinner } from './dinner'
 import { useDraft } from './draft'
+import { canonical } from './canonical'
 import { kept } from './kept'
 import { useKit } from './kit'
 import { usePreparation } from './preparation'
@@ -117,10 +117,15 @@ export const usePass = defineStore('pass', () => {
     const of = asItStands.value
     return of ? callsOf(of, kit.kit.grills.at(0)?.fuel ?? 'charcoal', units.system) : []
   })
-  /** Beef that is on the stove is called from there. */
   const onTheStove = computed(() => cook.cooks.some(c => c.service?.id === serviceId.value))
-  const isBeef = ({ dishId }: PassCall): boolean => dishes.value.some(d => d.id === dishId && d.kind === 'beef')
-  const nextCall = computed(() => calls.value.find(c => !c.ahead && !done.value.includes(c.id) && !(onTheStove.value && isBeef(c))) ?? null)
+  /** Beef that is on the stove is called from there; what was lit before pieces had ids stands for all of it. */
+  const atTheStove = computed(() => {
+    const lit = cook.cooks.flatMap(c => (c.service?.id === serviceId.value ? [c.service.piece] : []))
+    return dishes.value.filter(d => d.kind === 'beef' && (lit.includes(d.id) || lit.includes(undefined))).map(d => d.id)
+  })
+  const nextCall = computed(
+    () => calls.value.find(c => !c.ahead && !done.value.includes(c.id) && !(c.dishId && atTheStove.value.includes(c.dishId))) ?? null
+  )
   const begun = computed(() => calls.value.some(c => done.value.includes(c.id)))
   /** Epoch ms. */
   const servedAt = computed(() => dayjs(ticket.value.serveAt).valueOf())
@@ -197,40 +202,58 @@ export const usePass = defineStore('pass', () => {
     done.value = []
     keeps.value = {}
     undoable.value = null
-    if (of) ticket.value = of
+    // One of an older version has a plan file where there is a request now.
+    if (of) ticket.value = parseTicket(of)
     done.value = calls
     keeps.value = stays
     touched.value = of !== null
   }
   /** A clean ticket for the same table, on the next evening there is time for. */
   function startAnew(): void {
-    stand({ id: nanoid(12), name: '', ticket: null, request: null, done: [], keeps: {}, sequence: 0 })
+    stand({ id: nanoid(12), name: '', ticket: null, request: null, piece: null, done: [], keeps: {}, sequence: 0 })
     ticket.value = { ...example(), diners: ticket.value.diners, cooks: ticket.value.cooks }
   }
 
+  const pieces = computed(() => piecesOf(ticket.value))
+  // Who eats of another piece sits at the same table.
+  watchSyncEffect(() => {
+    dinner.atOthers = pieces.value.reduce((sum, p) => sum + (p.id === draft.pieceId ? 0 : p.request.guests.named.length), 0)
+  })
+  /** The piece at the fire, as it stands on the ticket. */
+  const atTheFire = computed(() => pieces.value.find(p => p.id === draft.pieceId) ?? null)
+  function beefLine(request: PlanRequest, plan: Plan): DishLine {
+    const cut = cutById(request.piece.cutId)
+    const name = `${cut ? piecesName(request.piece, cut) : 'Beef'}, ${request.method.kind}`
+    return { id: draft.pieceId, dish: beefDish('beef', name, request, plan, ticket.value.diners, preparation.tasks), request }
+  }
   /**
-   * The plan as it stands at the fire, put on the ticket; one of the same piece and way is replaced.
-   * @param byItself not by a cook's hand: an example stays one
+   * The piece at the fire is put on the ticket, where it is not on it yet: what is changed at the fire from then on, is.
+   * @param byItself not by a cook's hand: an example stays one, and has one piece
    */
   function putBeef(request: PlanRequest, plan: Plan, byItself = false): string | null {
     const before = touched.value
-    const { kind } = request.method
-    const cut = cutById(request.piece.cutId)
-    const { count } = request.piece
-    const name = `${count > 1 ? `${count} × ` : ''}${cut ? pieceName(request.piece, cut) : 'Beef'}, ${kind}`
-    const file = writePlanCase(request)
-    const dish = beefDish('beef', name, request, plan, ticket.value.diners, preparation.tasks)
-    const others = ticket.value.lines.filter(l => !('dish' in l && l.dish.kind === 'beef' && l.dish.name === name))
-    const wrong = change({ lines: [{ id: nanoid(8), dish, plan: file }, ...others] })
+    const line = beefLine(request, plan)
+    const { lines } = ticket.value
+    const there = lines.some(l => l.id === line.id)
+    const others = byItself ? lines.filter(l => !('dish' in l && l.dish.kind === 'beef')) : lines
+    const wrong = change({ lines: there ? lines.map(l => (l.id === line.id ? line : l)) : [line, ...others] })
     if (byItself) touched.value = before
     return wrong
   }
+  /** The piece at the fire was changed there: so it is on the ticket, where it stands on it. */
+  function follow(request: PlanRequest, plan: Plan): void {
+    const there = atTheFire.value
+    if (!there) return
+    const line = beefLine(request, plan)
+    if (canonical(line) === canonical(there)) return
+    ticket.value = { ...ticket.value, lines: ticket.value.lines.map(l => (l.id === line.id ? line : l)) }
+  }
 
-  /** Back to the fire as it was planned. @returns whether anything was kept of it */
+  /** To the fire as it is wanted. @returns whether it is one of the ticket's pieces */
   function openBeef(id: string): boolean {
-    const line = ticket.value.lines.find(l => l.id === id)
-    if (!line || !('plan' in line) || !line.plan) return false
-    draft.open(readPlanCase(line.plan).request)
+    const of = pieces.value.find(p => p.id === id)
+    if (!of) return false
+    if (of.id !== draft.pieceId) draft.stand(of.id, of.request)
     return true
   }
 
@@ -251,7 +274,10 @@ export const usePass = defineStore('pass', () => {
     servedAt,
     nameOf,
     cautionOf,
-    isBeef,
+    atTheStove,
+    pieces,
+    atTheFire,
+    follow,
     watched,
     full,
     put,

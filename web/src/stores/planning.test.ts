@@ -6,6 +6,7 @@ import { CUTS } from '#core/meat/cuts'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { asked, planned } from '#core/plan/planned.fixture'
 import { by } from '#core/request/request'
+import { writePlanCase } from '#core/formats/caseFile'
 import { setupOf, settingsOf } from '#core/request/setup'
 import { useDraft } from './draft'
 import { useGuests } from './guests'
@@ -237,19 +238,56 @@ describe('the ticket of the pass', () => {
     expect(usePass().ticket.serveAt).toBe('2026-11-27T19:30')
   })
 
-  it('the plan of the same piece and way takes the place of the one before; of another way it is another dish', () => {
-    const pass = usePass()
-    pass.putBeef(FIRST_REQUEST, PLAN)
-    pass.putBeef(FIRST_REQUEST, PLAN)
-    const beef = () => pass.dishes.filter(d => d.kind === 'beef')
+  const beef = () => usePass().dishes.filter(d => d.kind === 'beef')
+  const put = () => usePass().putBeef(useDraft().request, PLAN)
+
+  it('a piece stands on it once, however it is cooked; another piece beside it, each as it was wanted and by whom', () => {
+    const [pass, draft] = [usePass(), useDraft()]
+    put()
+    draft.turn({ panC: 205 })
+    draft.choose('sear then oven')
+    put()
     expect(beef()).toHaveLength(1)
-    expect(beef()[0].pullC).toBe(PLAN.pull.probe)
-    const oven = by(FIRST_REQUEST, 'sear then oven', { ovenC: 170 })
-    pass.putBeef(oven, PLAN)
+    expect(beef()[0]).toMatchObject({ name: expect.stringMatching(/sear then oven$/) as string, pullC: PLAN.pull.probe })
+    const first = draft.pieceId
+    const asked = draft.request
+    useGuests().seat(50, 'Ines')
+    pass.follow(draft.request, PLAN)
+    draft.take(CUTS.filter(isTender)[3])
+    expect(draft.request.guests.named).toEqual([])
+    put()
     expect(beef()).toHaveLength(2)
-    expect(pass.openBeef(pass.ticket.lines[0].id)).toBe(true)
-    expect(useDraft().request.method).toMatchObject({ kind: 'sear then oven', settings: { ovenC: 170 } })
+    useGuests().seat(54, 'Otto')
+    useGuests().seat(58, 'Quin')
+    expect(pass.ticket.diners).toBe(3)
+    expect(pass.openBeef(first)).toBe(true)
+    expect(draft.request).toEqual({ ...asked, guests: { ...asked.guests, named: [expect.objectContaining({ name: 'Ines' })] } })
     expect(pass.openBeef('nothing')).toBe(false)
+  })
+
+  it('what is changed at the fire is changed on it; what is not on it changes nothing there, and neither does a plan of before', () => {
+    const [pass, draft] = [usePass(), useDraft()]
+    put()
+    const { undoable } = pass
+    draft.turn({ panC: 205 })
+    pass.follow(draft.request, PLAN)
+    expect(pass.pieces[0].request.method.settings).toMatchObject({ panC: 205 })
+    expect(pass.undoable).toStrictEqual(undoable)
+    draft.another()
+    const before = pass.ticket
+    draft.turn({ panC: 220 })
+    pass.follow(draft.request, PLAN)
+    expect(pass.ticket).toEqual(before)
+  })
+
+  it('what an older version kept with a plan file comes to the fire by it', () => {
+    put()
+    const [{ request: _, ...line }] = usePass().pieces
+    const plan = writePlanCase(by(FIRST_REQUEST, 'sear then oven', { ovenC: 170 }))
+    storage.set('macellaio.ticket', JSON.stringify({ serveAt: '2026-11-26T19:30', diners: 2, cooks: 1, lines: [{ ...line, plan }] }))
+    reload()
+    expect(usePass().openBeef(line.id)).toBe(true)
+    expect(useDraft().request.method).toMatchObject({ kind: 'sear then oven', settings: { ovenC: 170 } })
   })
 
   it('keeps what was changed through a reload, takes the last change back, and refuses what cannot be', () => {

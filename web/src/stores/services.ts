@@ -7,6 +7,7 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import type { ServiceEvent, ServiceRecord } from '#core/service/record'
 import { api, RefusedError } from '../api/client'
+import { canonical } from './canonical'
 import { useCook } from './cook'
 import { useDraft } from './draft'
 import { kept } from './kept'
@@ -29,14 +30,6 @@ const QUIET_MS = 700
 /** What another device decided is heard as it is told; where nothing can be heard it is asked for so often. */
 const ASK_MS = 15_000
 const SOON_MS = 300
-
-/** The same for what says the same, in whatever order its keys stand. */
-const canonical = (value: unknown): string =>
-  JSON.stringify(value, (_, v: unknown) =>
-    v !== null && typeof v === 'object' && !Array.isArray(v)
-      ? Object.fromEntries(Object.entries(v).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : v
-  )
 
 export const useServices = defineStore('services', () => {
   const pass = usePass()
@@ -62,13 +55,13 @@ export const useServices = defineStore('services', () => {
   const name = computed(() => (named.value.service === pass.serviceId ? named.value.name : ''))
   /** An example that nobody has touched is no service yet. */
   const real = computed(() => pass.touched || pass.done.length > 0 || pass.onTheStove)
-  const whole = (): Readonly<Record<Whole, unknown>> => ({
-    named: name.value,
-    ticket: pass.ticket,
-    fire: draft.request,
-    'put off': pass.keeps
+  /** What stands now of all that is said whole, as it is said. */
+  const whole = (): Readonly<Record<Whole, object>> => ({
+    named: { name: name.value },
+    ticket: { ticket: pass.ticket },
+    fire: { request: draft.request, piece: draft.pieceId },
+    'put off': { keeps: pass.keeps }
   })
-  const CARRIED = { named: 'name', ticket: 'ticket', fire: 'request', 'put off': 'keeps' } as const
 
   /** How often something was said here: what was asked for before the last of it is stale. */
   let saying = 0
@@ -83,10 +76,10 @@ export const useServices = defineStore('services', () => {
     if (!real.value) return
     const before: Known = known.value.service === pass.serviceId ? known.value : { service: pass.serviceId, whole: {}, done: [] }
     const now = asKnown()
-    for (const kind of Object.keys(CARRIED) as Whole[]) {
+    for (const [kind, said] of Object.entries(whole()) as [Whole, object][]) {
       if (before.whole[kind] === now.whole[kind]) continue
       if (kind === 'named' && before.whole.named === undefined && name.value === '') continue
-      say({ kind, [CARRIED[kind]]: whole()[kind] }, other => other.kind === kind)
+      say({ kind, ...said }, other => other.kind === kind)
     }
     if (before.done.length > 0 && now.done.length === 0) say({ kind: 'begun anew' })
     else {
@@ -110,14 +103,16 @@ export const useServices = defineStore('services', () => {
   }
   const untold = (): boolean => waiting !== undefined || letters.value.length > 0
 
-  /** What stands here becomes what the server has. */
-  function take(record: ServiceRecord): void {
+  /**
+   * What stands here becomes what the server has.
+   * @param opened by a hand: then what was last at a fire is at this one too, else each has the piece it is at
+   */
+  function take(record: ServiceRecord, opened: boolean): void {
     pass.stand(record)
     named.value = { service: record.id, name: record.name }
-    if (record.request && canonical(record.request) !== canonical(draft.request)) {
-      draft.open(record.request)
-      draft.seat({ named: record.request.guests.named })
-    }
+    const mine = opened || record.piece === draft.pieceId ? null : pass.atTheFire
+    const [piece, request] = mine ? [mine.id, mine.request] : [record.piece ?? pass.pieces.at(0)?.id ?? draft.pieceId, record.request]
+    if (request && (piece !== draft.pieceId || canonical(request) !== canonical(draft.request))) draft.stand(piece, request)
     known.value = asKnown()
     clearTimeout(waiting)
     waiting = undefined
@@ -145,12 +140,12 @@ export const useServices = defineStore('services', () => {
       seen.value = there.sequence
       const here = asKnown()
       const differs =
-        canonical(there.ticket) !== here.whole.ticket ||
-        canonical(there.request) !== here.whole.fire ||
+        canonical({ ticket: there.ticket }) !== here.whole.ticket ||
+        canonical({ request: there.request, piece: there.piece }) !== here.whole.fire ||
         canonical(there.done) !== canonical(here.done) ||
-        canonical(there.keeps) !== here.whole['put off'] ||
+        canonical({ keeps: there.keeps }) !== here.whole['put off'] ||
         there.name !== name.value
-      if (differs && there.ticket) take(there)
+      if (differs && there.ticket) take(there, false)
       offline.value = false
     } catch (error) {
       // An older database was put back, or it was never told: it is told anew.
@@ -171,7 +166,7 @@ export const useServices = defineStore('services', () => {
     await send()
     const [record, { cooks, thrownAway }] = await Promise.all([api.service(id), api.cooksFor(id)])
     seen.value = record.sequence
-    take(record)
+    take(record, true)
     cook.hear(id, cooks, thrownAway)
   }
   function startAnew(): void {
@@ -196,7 +191,7 @@ export const useServices = defineStore('services', () => {
   /** Once, when the page opens. */
   function start(): void {
     if (asking !== undefined) return
-    watch([() => pass.serviceId, () => pass.ticket, () => pass.done, () => pass.keeps, () => draft.request, name, real], soon)
+    watch([() => pass.serviceId, () => pass.ticket, () => pass.done, () => pass.keeps, () => draft.request, () => draft.pieceId, name, real], soon)
     // What was decided while the page was being left.
     if (known.value.service === pass.serviceId || real.value) soon()
     void send()

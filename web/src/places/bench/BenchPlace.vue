@@ -9,6 +9,7 @@ import { isTender } from '#core/meat/cut'
 import { CUTS } from '#core/meat/cuts'
 import { findCuts } from '#core/meat/names'
 import { useDraft } from '../../stores/draft'
+import PiecesRow from '../../ui/PiecesRow.vue'
 import TabRow from '../../ui/TabRow.vue'
 import AgreeSide from './AgreeSide.vue'
 import MeasureBoard from './MeasureBoard.vue'
@@ -52,6 +53,7 @@ watch(doings, list => {
 <template>
   <div class="place">
     <main>
+      <pieces-row />
       <h1>{{ draft.cut.name }} on the bench</h1>
       <div ref="which" class="which">
         <label :for="id">The cut</label>

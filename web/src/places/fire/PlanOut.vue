@@ -48,8 +48,19 @@ const target = computed(() => shownText(showTemperature(draft.request.target.cor
 const kind = computed(() => draft.request.method.kind)
 const name = computed(() => pieceName(draft.request.piece, draft.cut))
 
-/** Counted back from the table. */
-const serveAt = ref(dayjs().add(3, 'hour').startOf('hour').format(MOMENT))
+const out = ref('')
+/** Counted back from the table: the service's own time, where there is one to come. */
+const alone = ref(dayjs().add(3, 'hour').startOf('hour').format(MOMENT))
+const served = computed(() => pass.touched && dayjs(pass.ticket.serveAt).isAfter(dayjs()))
+const serveAt = computed({
+  get: () => (served.value ? pass.ticket.serveAt : alone.value),
+  set: at => {
+    if (served.value) out.value = pass.change({ serveAt: at }) ?? ''
+    else alone.value = at
+  }
+})
+/** With others on the ticket the table does not wait for one. */
+const mayStartNow = computed(() => !served.value || pass.ticket.lines.every(l => l.id === draft.pieceId))
 const schedule = computed(() => {
   if (!props.of) return []
   const { plan, preheatS, leads } = props.of
@@ -71,7 +82,6 @@ function fromNow(): void {
       .add(props.of.plan.carve.time + props.of.preheatS + 59, 'second')
       .format(MOMENT)
 }
-const out = ref('')
 /** The heats, times and parts that are set, in a line. */
 function inWords(): string {
   const values = wholeSettings(draft.request)
@@ -148,7 +158,7 @@ async function open(file: File): Promise<void> {
   <div>
     <div v-if="of" class="back" :aria-busy="stale">
       <moment-field v-model="serveAt" class="at" label="On the table at" />
-      <a-button class="link no-print" @click="fromNow">Starting now</a-button>
+      <a-button v-if="mayStartNow" class="link no-print" @click="fromNow">Starting now</a-button>
       <time-list :class="{ stale }" :items="schedule.map(s => ({ key: s.at + s.what, when: s.at, what: s.what }))" />
       <div class="acts no-print">
         <a-button :disabled="held || stale" @click="toThePass">On the pass</a-button>

@@ -2,11 +2,12 @@
 /** How do I cook it: the plan by one method, everything that can be set, what comes of it, and the sheet to cook by. */
 import FirstVisit from './FirstVisit.vue'
 import OnSlate from '../../ui/OnSlate.vue'
+import PiecesRow from '../../ui/PiecesRow.vue'
 import { Button as AButton, Collapse as ACollapse, CollapsePanel as ACollapsePanel } from 'ant-design-vue'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { scaleOf } from '#core/doneness/scale'
-import { pieceName, SURFACES } from '#core/meat/piece'
+import { pieceName, piecesName, SURFACES } from '#core/meat/piece'
 import { METHODS } from '#core/method/methods'
 import type { InPot } from '#core/method/pot'
 import { wrappedPiece, type Wrapped } from '#core/method/wrapped'
@@ -28,7 +29,7 @@ import CarveBoard from './CarveBoard.vue'
 import DonenessRow from './DonenessRow.vue'
 import FireTabs from './FireTabs.vue'
 import KeepBoard from './KeepBoard.vue'
-import { methodAt } from './methodPath'
+import { methodAt, methodPath } from './methodPath'
 import PlanOut from './PlanOut.vue'
 import PlanPicture from './PlanPicture.vue'
 import PlanSettings from './PlanSettings.vue'
@@ -88,7 +89,7 @@ const { cautions, dangers, agreed, held, agree } = useSafety({
 
 const title = computed(
   () =>
-    `${piece.value.count > 1 ? `${piece.value.count} × ` : ''}${pieceName(piece.value, draft.cut)}, ${shownText(showLength(piece.value.thicknessMm, units.system))}: ${kind.value}`
+    `${piecesName(piece.value, draft.cut)}, ${shownText(showLength(piece.value.thicknessMm, units.system))}: ${kind.value}`
 )
 const subtitle = computed(() => {
   const { weightG, startC, surface, count } = piece.value
@@ -99,16 +100,23 @@ const preheatS = computed(() => (plan.shown?.plan.marks[0].phase === 'sear' ? pa
 const unfolded = ref<string[]>([])
 const bagged = computed(() => plan.shown?.plan.phases.some(p => p.phase === 'bath' || p.phase === 'pot') ?? false)
 
+const toItsMethod = (): void => void router.replace(methodPath(draft.request.method.kind))
+// The yes that was said here holds for the ticket too.
+watch(agreed, yes => {
+  if (yes && plan.current) pass.follow(plan.current.request, plan.current.plan)
+})
+
 function light(): void {
   if (!plan.current) return
   const { serviceId: id } = pass
+  const { pieceId: which } = draft
   const loads = table.loadsFor(plan.current)
   const what = `${pieceName(piece.value, draft.cut)}, ${shownText(showLength(piece.value.thicknessMm, units.system))}`
   let first: string | null = null
   for (const { inAt, result, called, guests: whose } of loads) {
     const name = called === '' ? title.value : `${what}: the ${called}${whose ? ` for ${whose}` : ''}`
     const after = first === null ? null : { cookId: first, seconds: Math.round(inAt) }
-    const begun = cook.begin(name, result, result.plan === plan.current.plan ? plan.spread : null, { id, after, called })
+    const begun = cook.begin(name, result, result.plan === plan.current.plan ? plan.spread : null, { id, after, called, piece: which })
     first ??= begun
   }
   if (first !== null) cook.show(first)
@@ -120,6 +128,7 @@ function light(): void {
   <div class="place sheet-early">
     <main>
       <fire-tabs />
+      <pieces-row @chosen="toItsMethod" />
       <div class="head">
         <div>
           <h1>{{ title }}</h1>

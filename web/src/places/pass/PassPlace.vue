@@ -44,7 +44,7 @@ const clock = useNow({ interval: 1000 })
 onMounted(() => {
   pass.watched = true
   pass.renew()
-  if (!pass.touched && pass.ticket.lines.every(l => 'recipe' in l)) void takeFromFire(true)
+  if (!pass.touched && pass.atTheFire === null) void takeFromFire(true)
 })
 onUnmounted(() => (pass.watched = false))
 
@@ -200,10 +200,10 @@ async function open(file: File): Promise<void> {
           @remove="remove"
         />
         <p class="more no-print">
-          <a-button class="link" :disabled="working || pass.full" @click="takeFromFire()">
+          <a-button v-if="pass.atTheFire === null" class="link" :disabled="working || pass.full" @click="takeFromFire()">
             {{ working ? 'Working the beef out…' : 'Put on the beef as it stands at the fire' }}
           </a-button>
-          <router-link to="/fire/methods">or by another way</router-link>
+          <router-link to="/fire/methods">{{ pass.atTheFire ? 'The beef by another way' : 'or by another way' }}</router-link>
           <a-button v-if="pass.undoable" class="link" @click="pass.undo">Undo the last change</a-button>
         </p>
         <a-collapse class="no-print own" ghost>
@@ -240,7 +240,7 @@ async function open(file: File): Promise<void> {
           :now="now"
           :cooks="pass.ticket.cooks"
           :stale="stale"
-          :at-the-stove="pass.onTheStove ? pass.dishes.filter(d => d.kind === 'beef').map(d => d.id) : []"
+          :at-the-stove="pass.atTheStove"
           @tick="pass.tick"
         />
         <div class="acts no-print">

@@ -28,7 +28,7 @@ const rows = computed(() =>
       kind: dish?.kind ?? 'own',
       amounts: recipe ? amountsFor(recipe, props.ticket.diners).map(amount).join(', ') : '',
       caution: recipe?.caution ?? '',
-      planned: 'plan' in line && line.plan !== undefined
+      planned: 'dish' in line && line.request !== undefined
     }
   })
 )

@@ -1,0 +1,49 @@
+/**
+ * The pieces of the service that stand on the ticket, one of them at the fire: what is changed there is changed on the
+ * ticket as soon as it is planned, where it is safe.
+ */
+import { defineStore } from 'pinia'
+import { computed, watch } from 'vue'
+import { cutById } from '#core/meat/cuts'
+import { piecesName } from '#core/meat/piece'
+import type { PlanRequest } from '#core/request/request'
+import { dangersOf } from '#core/safety/dangers'
+import { useDraft } from './draft'
+import { useGuests } from './guests'
+import { usePass } from './pass'
+import { usePlan, type PlanResult } from './plan'
+
+const named = ({ piece }: PlanRequest): string => {
+  const cut = cutById(piece.cutId)
+  return cut ? piecesName(piece, cut) : 'Beef'
+}
+
+export const usePieces = defineStore('pieces', () => {
+  const draft = useDraft()
+  const plan = usePlan()
+  const pass = usePass()
+  const guests = useGuests()
+
+  const safe = ({ request, plan: of }: PlanResult): boolean =>
+    dangersOf(request.target.coreC, { intact: request.piece.intact ?? 'yes', vulnerable: request.guests.atRisk }, of, guests.reference)
+      .length === 0
+  watch(
+    () => plan.current,
+    now => {
+      if (now && safe(now)) pass.follow(now.request, now.plan)
+    },
+    { immediate: true }
+  )
+
+  /** What can be put on the ticket as it stands: planned, and safe or said yes to at the fire. */
+  const ready = computed(() => (plan.current && safe(plan.current) ? plan.current : null))
+  /** @returns what is wrong; null once it is on the ticket */
+  const putOn = (): string | null => (ready.value ? pass.putBeef(ready.value.request, ready.value.plan) : 'There is no plan of it yet.')
+
+  /** Those on the ticket, and the one at the fire where it is not on it yet. */
+  const all = computed(() => {
+    const there = pass.pieces.map(({ id, request }) => ({ id, name: named(id === draft.pieceId ? draft.request : request), there: true }))
+    return pass.atTheFire ? there : [...there, { id: draft.pieceId, name: named(draft.request), there: false }]
+  })
+  return { all, ready, putOn }
+})
