@@ -90,7 +90,7 @@ export function setupOf(request: PlanRequest): Asked {
   }
 }
 /** Meat may overlap the curve of the pan a little before it truly does not fit. */
-const MOST_OF_FLOOR = 1
+export const MOST_OF_FLOOR = 1
 
 /** Until a pan is as hot again for the next batch, s; common practice, no source. */
 export const BETWEEN_BATCHES_S = 90

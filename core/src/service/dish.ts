@@ -41,6 +41,8 @@ export interface Dish {
   readonly ahead?: readonly Ahead[]
   /** Of beef: what it reads when it comes off the heat, °C. */
   readonly pullC?: number
+  /** Of beef that shares a pan: all its pieces on the ticket, by their ids. */
+  readonly pieces?: readonly string[]
   /** A sauce made in the pan that the beef was seared in. */
   readonly inItsPan?: boolean
 }

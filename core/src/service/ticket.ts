@@ -2,13 +2,12 @@
 import type { Kit } from '#core/kit/kit'
 import type { PlanRequest } from '#core/request/request'
 import type { Dish, Kitchen, Tool } from './dish'
+import { asOneDish, byPan } from './onePan'
 import { dishOf, type Scaling } from './recipe'
 import { recipeById } from './recipes'
 
 /** A side or sauce of the book, scaled when it is laid out; or a dish whole, as the beef or one of the cook's own. */
-export type Line =
-  | { readonly id: string; readonly recipe: string }
-  | DishLine
+export type Line = { readonly id: string; readonly recipe: string } | DishLine
 export interface DishLine {
   readonly id: string
   readonly dish: Dish
@@ -36,12 +35,17 @@ const scalingOf = ({ diners }: Ticket, kit: Kit): Scaling => ({ diners, ringW: M
 export const piecesOf = ({ lines }: Ticket): (DishLine & { readonly request: PlanRequest })[] =>
   lines.flatMap(line => ('dish' in line && line.request ? [{ ...line, request: line.request }] : []))
 
-export const dishesOf = (ticket: Ticket, kit: Kit): Dish[] =>
-  ticket.lines.flatMap(line => {
+/** Pieces in one pan are one dish, where the first of them stands. */
+export const dishesOf = (ticket: Ticket, kit: Kit): Dish[] => {
+  const pans = byPan(piecesOf(ticket)).filter(pan => pan.length > 1)
+  return ticket.lines.flatMap(line => {
+    const pan = pans.find(p => p.some(({ id }) => id === line.id))
+    if (pan) return line.id === pan[0].id ? [asOneDish(pan)] : []
     if ('dish' in line) return [{ ...line.dish, id: line.id }]
     const recipe = recipeById(line.recipe)
     return recipe ? [dishOf(line.id, recipe, scalingOf(ticket, kit))] : []
   })
+}
 
 export const kitchenOf = ({ cooks }: Ticket, kit: Kit): Kitchen => ({
   tools: {

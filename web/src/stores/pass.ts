@@ -15,6 +15,7 @@ import type { Dish, Kitchen } from '#core/service/dish'
 import type { Service } from '#core/service/schedule'
 import { callsOf, type PassCall } from '#core/service/calls'
 import type { ServiceRecord } from '#core/service/record'
+import { byPan, mayShare } from '#core/service/onePan'
 import { recipeById } from '#core/service/recipes'
 import { asKept, keptThrough, type Kept } from '#core/service/underWay'
 import { dishesOf, kitchenOf, MOST_LINES, piecesOf, type DishLine, type Ticket } from '#core/service/ticket'
@@ -121,7 +122,9 @@ export const usePass = defineStore('pass', () => {
   /** Beef that is on the stove is called from there; what was lit before pieces had ids stands for all of it. */
   const atTheStove = computed(() => {
     const lit = cook.cooks.flatMap(c => (c.service?.id === serviceId.value ? [c.service.piece] : []))
-    return dishes.value.filter(d => d.kind === 'beef' && (lit.includes(d.id) || lit.includes(undefined))).map(d => d.id)
+    return dishes.value
+      .filter(d => d.kind === 'beef' && (lit.includes(undefined) || (d.pieces ?? [d.id]).some(id => lit.includes(id))))
+      .map(d => d.id)
   })
   const nextCall = computed(
     () => calls.value.find(c => !c.ahead && !done.value.includes(c.id) && !(c.dishId && atTheStove.value.includes(c.dishId))) ?? null
@@ -221,6 +224,13 @@ export const usePass = defineStore('pass', () => {
   })
   /** The piece at the fire, as it stands on the ticket. */
   const atTheFire = computed(() => pieces.value.find(p => p.id === draft.pieceId) ?? null)
+  /** Others on the ticket that can go in its pan with it: that do, or that would if both were as hot. */
+  const mates = computed(() => {
+    const others = pieces.value.filter(p => p.id !== draft.pieceId && mayShare(p.request, draft.request))
+    const all = byPan([...pieces.value.filter(p => p.id !== draft.pieceId), { id: draft.pieceId, request: draft.request }])
+    const inOne = new Set(all.find(pan => pan.some(p => p.id === draft.pieceId))?.map(p => p.id))
+    return others.map(p => ({ ...p, shares: inOne.has(p.id) }))
+  })
   function beefLine(request: PlanRequest, plan: Plan): DishLine {
     const cut = cutById(request.piece.cutId)
     const name = `${cut ? piecesName(request.piece, cut) : 'Beef'}, ${request.method.kind}`
@@ -277,6 +287,7 @@ export const usePass = defineStore('pass', () => {
     atTheStove,
     pieces,
     atTheFire,
+    mates,
     follow,
     watched,
     full,

@@ -21,6 +21,11 @@ export interface PlanResult extends Planned {
   readonly leads: Preheats['leads']
 }
 
+export function resultOf(request: PlanRequest, answer: Planned): PlanResult {
+  const { first: preheatS, leads } = preheatsOf(request, answer.plan.marks)
+  return { ...answer, request, preheatS, leads }
+}
+
 export const usePlan = defineStore('plan', () => {
   const draft = useDraft()
   const result = shallowRef<PlanResult | null>(null)
@@ -38,8 +43,7 @@ export const usePlan = defineStore('plan', () => {
         refusal.value = { ...answer, request }
         return
       }
-      const { first: preheatS, leads } = preheatsOf(request, answer.plan.marks)
-      result.value = { ...answer, request, preheatS, leads }
+      result.value = resultOf(request, answer)
       refusal.value = null
       if (fresh) void fresh.remote.warmUp(request)
       if (isDraft(request)) cancel = follow(result.value)

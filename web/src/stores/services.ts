@@ -191,7 +191,10 @@ export const useServices = defineStore('services', () => {
   /** Once, when the page opens. */
   function start(): void {
     if (asking !== undefined) return
-    watch([() => pass.serviceId, () => pass.ticket, () => pass.done, () => pass.keeps, () => draft.request, () => draft.pieceId, name, real], soon)
+    watch(
+      [() => pass.serviceId, () => pass.ticket, () => pass.done, () => pass.keeps, () => draft.request, () => draft.pieceId, name, real],
+      soon
+    )
     // What was decided while the page was being left.
     if (known.value.service === pass.serviceId || real.value) soon()
     void send()

@@ -5,13 +5,17 @@ import { bandOf, scaleOf } from '#core/doneness/scale'
 import { carvedAtOnce, sharedOut, type Slot } from '#core/plan/carvedAtOnce'
 import type { Plan } from '#core/plan/plan'
 import type { SecondServing } from '#core/plan/secondServing'
-import { showTemperature, shownText } from '#core/quantity/format'
+import { capital, showTemperature, shownText } from '#core/quantity/format'
+import type { PlanRequest } from '#core/request/request'
 import { batchesOf, BETWEEN_BATCHES_S } from '#core/request/setup'
+import { inWords } from '#core/service/onePan'
 import type { PlanAnswer, Refused } from '#core/usecase/plan'
+import type { Remote } from 'comlink'
 import { askEngine } from '../workers/engine'
+import type { Engine } from '../workers/engine.worker'
 import { useDraft } from './draft'
 import { useGuests } from './guests'
-import { usePlan, type PlanResult } from './plan'
+import { resultOf, usePlan, type PlanResult } from './plan'
 import { useUnits } from './units'
 
 /** A title has its limit. */
@@ -39,6 +43,14 @@ interface Share {
 interface Load extends Pick<Share, 'result' | 'called' | 'guests'> {
   /** s after the first. */
   readonly inAt: number
+}
+/** One that is lit, and of which piece of the service it is. */
+export interface Lit extends Load {
+  readonly piece: string
+}
+interface PieceAsked {
+  readonly id: string
+  readonly request: PlanRequest
 }
 interface Found {
   readonly of: PlanResult
@@ -82,50 +94,53 @@ export const useTable = defineStore('table', () => {
   )
   const shown = computed(() => (found.value && found.value.of === plan.current && several.value ? found.value : null))
 
+  const aimedAt = (request: PlanRequest, coreC: number): PlanRequest => ({ ...request, target: { ...request.target, coreC } })
+  /** The same piece to each doneness; and what of them cannot be. */
+  async function plansFor(engine: Remote<Engine>, of: PlanResult, wanted: readonly number[]): Promise<[PlanResult[], string[]]> {
+    const results: PlanResult[] = []
+    const refused: string[] = []
+    for (const targetC of wanted) {
+      const request = aimedAt(of.request, targetC)
+      const answer = targetC === of.plan.target ? of : ((await engine.plan(request)) as PlanAnswer)
+      if ('refused' in answer) refused.push(`${shownText(showTemperature(targetC, units.system))}: ${answer.refused}`)
+      else results.push(targetC === of.plan.target ? of : { ...of, ...answer, request })
+    }
+    return [results, refused]
+  }
+
   async function work(of: PlanResult): Promise<Found> {
     const { request, plan: planned } = of
-    const aimedAt = (coreC: number): PlanResult['request'] => ({ ...request, target: { ...request.target, coreC } })
     return askEngine(async engine => {
-      const planFor = async (targetC: number): Promise<PlanResult | string> => {
-        if (targetC === planned.target) return of
-        const answer = (await engine.plan(aimedAt(targetC))) as PlanAnswer
-        return 'plan' in answer ? { ...of, ...answer, request: aimedAt(targetC) } : answer.refused
-      }
       const wanted = mode.value === 'each' ? guests.targets : guests.targets.slice(0, 1)
-      const results: PlanResult[] = []
-      const refused: string[] = []
-      for (const targetC of wanted) {
-        const answer = await planFor(targetC)
-        if (typeof answer === 'string') refused.push(`${shownText(showTemperature(targetC, units.system))}: ${answer}`)
-        else results.push(answer)
-      }
+      const [results, refused] = await plansFor(engine, of, wanted)
       const first = results.at(0)?.plan ?? planned
       const backs: Back[] = []
       if (mode.value === 'one' && results.length > 0)
         for (const targetC of guests.targets.slice(1))
-          backs.push({ targetC, found: (await engine.second(aimedAt(first.target), first, targetC)) as Back['found'] })
-      return { of, shares: mode.value === 'each' ? sharesOf(results) : [], first, backs, refused }
+          backs.push({ targetC, found: (await engine.second(aimedAt(request, first.target), first, targetC)) as Back['found'] })
+      return { of, shares: mode.value === 'each' ? sharesOf(of.request, results) : [], first, backs, refused }
     })
   }
 
-  function sharesOf(results: readonly PlanResult[]): Share[] {
+  function sharesOf({ piece, target, guests: { named } }: PlanRequest, results: readonly PlanResult[]): Share[] {
     if (results.length === 0) return []
-    const wanted = results.map(r => Math.max(1, guests.guests.filter(g => g.targetC === r.request.target.coreC).length))
-    const pieces = sharedOut(draft.request.piece.count, wanted)
+    const wanted = results.map(r => Math.max(1, named.filter(g => g.targetC === r.request.target.coreC).length))
+    const pieces = sharedOut(piece.count, wanted)
     return carvedAtOnce(results.map(r => r.plan)).map((slot): Share => {
       const i = results.findIndex(r => r.plan.target === slot.targetC)
-      const { word } = bandOf(scaleOf(draft.request.target), slot.targetC)
-      const names = guests.guests.flatMap(g => (g.targetC === slot.targetC && g.name.trim() !== '' ? [g.name.trim()] : []))
+      const { word } = bandOf(scaleOf(target), slot.targetC)
+      const names = named.flatMap(g => (g.targetC === slot.targetC && g.name.trim() !== '' ? [g.name.trim()] : []))
       const called = pieces[i] > 1 ? `${pieces[i]} ${word} pieces` : `${word} piece`
       return { slot, result: results[i], pieces: pieces[i], called, guests: new Intl.ListFormat('en').format(names).slice(0, NAMES_LENGTH) }
     })
   }
 
   /** The cooks that a plan is: one, one for each doneness, or batch after batch where the pan does not take all at once. */
-  function loadsFor(of: PlanResult): Load[] {
+  const loadsFor = (of: PlanResult): Load[] => loadsOf(of, shown.value?.shares ?? [])
+  function loadsOf(of: PlanResult, all: readonly Share[]): Load[] {
     const { request } = of
     const whole = { slot: null, result: of, pieces: request.piece.count, called: '', guests: '' }
-    const shares = shown.value && shown.value.shares.length > 1 ? shown.value.shares : [whole]
+    const shares = all.length > 1 ? all : [whole]
     if (batchesOf(request).length < 2) return shares.map(({ slot, ...s }) => ({ ...s, inAt: slot?.inAt ?? 0 }))
     let inAt = 0
     let nth = 0
@@ -146,8 +161,42 @@ export const useTable = defineStore('table', () => {
     })
   }
 
+  /**
+   * What is lit at once: the piece at the fire, and others that share its pan, each laid in so that all are carved
+   * together; whose takes longest first.
+   * @throws where one of them cannot be planned
+   */
+  async function withMates(mine: readonly Lit[], mates: readonly PieceAsked[]): Promise<Lit[]> {
+    const theirs = await askEngine(async engine => {
+      const all: Lit[][] = []
+      for (const { id, request } of mates) {
+        const answer = (await engine.plan(request)) as PlanAnswer
+        if ('refused' in answer) throw new Error(`${capital(inWords(request))}: ${answer.refused}`)
+        const result = resultOf(request, answer)
+        const wanted = [...new Set(request.guests.named.map(g => g.targetC))]
+        const shares = request.piece.count > 1 && wanted.length > 1 ? sharesOf(request, (await plansFor(engine, result, wanted))[0]) : []
+        all.push(loadsOf(result, shares).map(load => ({ ...load, piece: id })))
+      }
+      return all
+    })
+    const end = (loads: readonly Lit[]): number => Math.max(...loads.map(l => l.inAt + l.result.plan.carve.time))
+    const all = [mine, ...theirs]
+    const last = Math.max(...all.map(end))
+    return all
+      .flatMap(loads =>
+        loads.map(l => {
+          const what = inWords({
+            ...l.result.request,
+            piece: { ...l.result.request.piece, count: l.called === '' ? l.result.request.piece.count : 1 }
+          })
+          return { ...l, inAt: l.inAt + last - end(loads), called: l.called === '' ? what : `${l.called} of ${what}` }
+        })
+      )
+      .sort((a, b) => a.inAt - b.inAt)
+  }
+
   /** Whether what is lit now would not be shared out yet. */
   const working = computed(() => mode.value === 'each' && several.value && !shown.value && !failed.value)
 
-  return { mode, several, failed, shown, working, loadsFor }
+  return { mode, several, failed, shown, working, loadsFor, withMates }
 })

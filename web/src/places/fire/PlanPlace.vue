@@ -8,12 +8,15 @@ import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { scaleOf } from '#core/doneness/scale'
 import { pieceName, piecesName, SURFACES } from '#core/meat/piece'
+import { cutById } from '#core/meat/cuts'
 import { METHODS } from '#core/method/methods'
 import type { InPot } from '#core/method/pot'
 import { wrappedPiece, type Wrapped } from '#core/method/wrapped'
 import { showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
+import type { PlanRequest } from '#core/request/request'
 import { hotMetal, settingsOf } from '#core/request/setup'
 import { WHEN } from '#core/request/suits'
+import { inWords } from '#core/service/onePan'
 import { panHotAfter } from '#core/session/warmUp'
 import { callSheet } from '#core/words/callSheet'
 import { caveats } from '#core/words/caveats'
@@ -22,14 +25,15 @@ import { useDraft } from '../../stores/draft'
 import { useKit } from '../../stores/kit'
 import { useDinner } from '../../stores/dinner'
 import { usePass } from '../../stores/pass'
-import { usePlan } from '../../stores/plan'
-import { useTable } from '../../stores/table'
+import { usePlan, type PlanResult } from '../../stores/plan'
+import { useTable, type Lit } from '../../stores/table'
 import { useUnits } from '../../stores/units'
 import CarveBoard from './CarveBoard.vue'
 import DonenessRow from './DonenessRow.vue'
 import FireTabs from './FireTabs.vue'
 import KeepBoard from './KeepBoard.vue'
 import { methodAt, methodPath } from './methodPath'
+import PanMates from './PanMates.vue'
 import PlanOut from './PlanOut.vue'
 import PlanPicture from './PlanPicture.vue'
 import PlanSettings from './PlanSettings.vue'
@@ -87,10 +91,7 @@ const { cautions, dangers, agreed, held, agree } = useSafety({
   metalC: () => (kind.value === 'in pastry' ? 0 : (hotMetal(draft.request)?.panC ?? 0))
 })
 
-const title = computed(
-  () =>
-    `${piecesName(piece.value, draft.cut)}, ${shownText(showLength(piece.value.thicknessMm, units.system))}: ${kind.value}`
-)
+const title = computed(() => nameOf(draft.request, '', ''))
 const subtitle = computed(() => {
   const { weightG, startC, surface, count } = piece.value
   return `${shownText(showMass(weightG, units.system))}${count > 1 ? ' each' : ''}, from ${shownText(showTemperature(startC, units.system))}, ${SURFACES[surface].label.toLowerCase()}.`
@@ -106,21 +107,43 @@ watch(agreed, yes => {
   if (yes && plan.current) pass.follow(plan.current.request, plan.current.plan)
 })
 
+/** Others on the ticket that go in the same pan with it, and are not lit yet. */
+const withIt = computed(() =>
+  pass.mates.filter(m => m.shares && pass.atTheFire !== null && !cook.cooks.some(c => c.service?.piece === m.id))
+)
+const notLit = ref('')
 function light(): void {
-  if (!plan.current) return
+  const of = plan.current
+  if (!of) return
+  notLit.value = ''
+  const mine = table.loadsFor(of).map(load => ({ ...load, piece: draft.pieceId }))
+  if (withIt.value.length === 0) begin(of, mine)
+  else
+    table
+      .withMates(mine, withIt.value)
+      .then(loads => begin(of, loads))
+      .catch((error: unknown) => {
+        notLit.value = error instanceof Error ? error.message : 'What goes in the pan with it could not be worked out.'
+      })
+}
+function begin(of: PlanResult, loads: readonly Lit[]): void {
   const { serviceId: id } = pass
-  const { pieceId: which } = draft
-  const loads = table.loadsFor(plan.current)
-  const what = `${pieceName(piece.value, draft.cut)}, ${shownText(showLength(piece.value.thicknessMm, units.system))}`
   let first: string | null = null
-  for (const { inAt, result, called, guests: whose } of loads) {
-    const name = called === '' ? title.value : `${what}: the ${called}${whose ? ` for ${whose}` : ''}`
+  for (const { inAt, result, called, guests: whose, piece: which } of loads) {
     const after = first === null ? null : { cookId: first, seconds: Math.round(inAt) }
-    const begun = cook.begin(name, result, result.plan === plan.current.plan ? plan.spread : null, { id, after, called, piece: which })
+    const spread = result.plan === of.plan ? plan.spread : null
+    const begun = cook.begin(nameOf(result.request, called, whose), result, spread, { id, after, called, piece: which })
     first ??= begun
   }
   if (first !== null) cook.show(first)
   void router.push('/stove')
+}
+function nameOf(request: PlanRequest, called: string, whose: string): string {
+  const cut = cutById(request.piece.cutId) ?? draft.cut
+  const thick = shownText(showLength(request.piece.thicknessMm, units.system))
+  return called === '' || called === inWords(request)
+    ? `${piecesName(request.piece, cut)}, ${thick}: ${request.method.kind}`
+    : `${pieceName(request.piece, cut)}, ${thick}: the ${called}${whose ? ` for ${whose}` : ''}`
 }
 </script>
 
@@ -141,6 +164,7 @@ function light(): void {
       <first-visit v-if="!draft.touched" />
       <doneness-row class="after" />
       <plan-settings class="settings after" :free="METHODS[kind].free" />
+      <pan-mates class="after" />
 
       <plan-picture
         v-if="plan.shown"
@@ -202,6 +226,7 @@ function light(): void {
         </p>
         <sheet-lines v-if="there" :lines="lines" :stale="stale" />
         <p v-for="s in said" :key="s" class="remark" :class="{ stale }">{{ s }}</p>
+        <p v-if="notLit" class="refused" role="alert">{{ units.say(notLit) }}</p>
         <safety-gate :dangers="plan.current ? dangers : []" :agreed="agreed" @agree="agree" @safer="coreC => draft.aim({ coreC })" />
         <a-button class="go" :disabled="plan.state !== 'ready' || held || table.working" block @click="light">{{
           cook.underWay ? 'Light the stove for this one too' : 'Light the stove'

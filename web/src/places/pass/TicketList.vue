@@ -24,8 +24,8 @@ const rows = computed(() =>
     const dish = props.dishes.find(d => d.id === line.id)
     return {
       id: line.id,
-      name: dish?.name ?? '',
-      kind: dish?.kind ?? 'own',
+      name: 'dish' in line ? line.dish.name : (dish?.name ?? ''),
+      kind: 'dish' in line ? line.dish.kind : (dish?.kind ?? 'own'),
       amounts: recipe ? amountsFor(recipe, props.ticket.diners).map(amount).join(', ') : '',
       caution: recipe?.caution ?? '',
       planned: 'dish' in line && line.request !== undefined

@@ -1,0 +1,75 @@
+/** Two unlike pieces in one pan: one dish on the ticket, for which one cook's hands are enough. */
+import { describe, expect, it } from 'vitest'
+import { READY_KITS } from '#core/kit/kit'
+import { asked, planned } from '#core/plan/planned.fixture'
+import type { PlanRequest } from '#core/request/request'
+import { coverage } from '#core/request/setup'
+import { beefDish } from './beef'
+import { callsOf } from './calls'
+import { asOneDish, byPan, mayShare, type PieceDish } from './onePan'
+import { schedule } from './schedule'
+import { dishesOf, kitchenOf, type Ticket } from './ticket'
+
+const [{ kit: KIT }] = READY_KITS
+const piece = (id: string, request: PlanRequest): PieceDish => ({ id, request, dish: beefDish(id, id, request, planned(request).plan, 3) })
+const thick = piece('thick', asked('pan sear', { panC: 205 }, { thicknessMm: 32, weightG: 300 }))
+const thin = piece(
+  'thin',
+  asked('pan sear', { panC: 205 }, { cutId: 'hanger', count: 2, thicknessMm: 20, weightG: 150, lengthMm: 150, widthMm: 55 })
+)
+const fireOf = ({ dish }: PieceDish): number => dish.steps.slice(0, -1).reduce((sum, s) => sum + s.seconds, 0)
+const ticket: Ticket = { serveAt: '2026-11-26T19:30', diners: 3, cooks: 1, lines: [thin, thick, { id: 'b', recipe: 'broccoli' }] }
+
+describe('pieces in one pan', () => {
+  it('share it where it is the same, as hot, and takes them all', () => {
+    expect(byPan([thick, thin]).map(pan => pan.map(p => p.id))).toEqual([['thick', 'thin']])
+    const cooler = { ...thin, request: asked('pan sear', { panC: 180 }, thin.request.piece) }
+    expect(byPan([thick, cooler])).toHaveLength(2)
+    expect(mayShare(thick.request, cooler.request)).toBe(true)
+    const many = { ...thin, request: { ...thin.request, piece: { ...thin.request.piece, count: 9 } } }
+    expect(coverage(many.request)).toBeGreaterThan(1 - coverage(thick.request))
+    expect(byPan([thick, many])).toHaveLength(2)
+    expect(mayShare(thick.request, many.request)).toBe(false)
+    const roasted = { ...thin, request: asked('sear then oven', {}, thin.request.piece) }
+    expect(byPan([thick, roasted])).toHaveLength(2)
+  })
+
+  it('are one dish as long as the longest alone: the other goes in later, and both come to the knife together', () => {
+    const one = asOneDish([thin, thick])
+    const [sear, rest, carve] = one.steps
+    expect(one).toMatchObject({ id: 'thin', name: '2 hanger steaks and strip steak', pieces: ['thin', 'thick'] })
+    expect(sear.seconds + rest.seconds).toBeCloseTo(fireOf(thick), 6)
+    expect(sear.seconds).toBeGreaterThanOrEqual(thick.dish.steps[0].seconds)
+    const later = (fireOf(thick) - fireOf(thin)) / 60
+    expect(later).toBeGreaterThan(2)
+    const said = Number(/2 hanger steaks (\d+)/.exec(sear.what)?.[1])
+    expect(Math.abs(said - later)).toBeLessThan(1)
+    expect(carve.what).toBe('Carve')
+    expect(sear.setUp).toBe(thick.dish.steps[0].setUp)
+  })
+
+  it('come out with one cook, whose hands they keep for less long than at two pans', () => {
+    const dishes = dishesOf(ticket, KIT)
+    expect(dishes.map(d => d.id)).toEqual(['thin', 'b'])
+    const alone = { ...kitchenOf(ticket, KIT), cooks: 1 }
+    expect(schedule(dishes, alone).conflicts).toEqual([])
+    const hands = (of: readonly { readonly steps: PieceDish['dish']['steps'] }[]): number =>
+      of.flatMap(d => d.steps).reduce((sum, s) => sum + (s.tool === 'ring' ? s.hands[0] : 0), 0)
+    expect(hands([dishes[0]])).toBeLessThan(hands([thin.dish, thick.dish]) - 120)
+    const calls = callsOf(schedule(dishes, alone)).map(c => c.text)
+    expect(calls.filter(c => /Heat the pan/.test(c))).toHaveLength(1)
+    expect(calls.some(c => /The last one out/.test(c))).toBe(true)
+  })
+
+  it('are got ready by the knife first, each by its name; what is done to all alike is done at once', () => {
+    const tasks = [
+      { id: 'knife-sinew', text: 'See to the sinew', before: 1800 },
+      { id: 'pat', text: 'Pat every face dry', before: 300 }
+    ] as unknown as Parameters<typeof beefDish>[5]
+    const ready = (p: PieceDish): PieceDish => ({ ...p, dish: beefDish(p.id, p.id, p.request, planned(p.request).plan, 3, tasks) })
+    const whats = asOneDish([ready(thin), ready(thick)]).steps.map(s => s.what)
+    expect(whats.slice(0, 3)).toEqual(['Strip steak: see to the sinew', '2 hanger steaks: see to the sinew', 'Pat every face dry'])
+    const unlike = asOneDish([ready(thin), thick]).steps.map(s => s.what)
+    expect(unlike.slice(0, 2)).toEqual(['2 hanger steaks: see to the sinew', '2 hanger steaks: pat every face dry'])
+  })
+})

@@ -1,0 +1,136 @@
+/** Pieces that go in one pan, one after the other so that all are carved at once: on the ticket they are one dish. */
+import { cutById } from '#core/meat/cuts'
+import { pieceName } from '#core/meat/piece'
+import { capital, showDuration, shownText } from '#core/quantity/format'
+import type { PlanRequest } from '#core/request/request'
+import { coverage, MOST_OF_FLOOR, settingsOf } from '#core/request/setup'
+import type { Dish, Step } from './dish'
+
+/** A piece on the ticket with the dish that its plan is. */
+export interface PieceDish {
+  readonly id: string
+  readonly dish: Dish
+  readonly request: PlanRequest
+}
+
+/** Nobody sets a pan finer than that, K. */
+const AS_HOT_K = 2
+
+const heatOf = (request: PlanRequest): number => (settingsOf(request) as { readonly panC?: number }).panC ?? NaN
+const searedOnly = ({ method }: PlanRequest): boolean => method.kind === 'pan sear'
+const inOnePan = (a: PlanRequest, b: PlanRequest): boolean =>
+  searedOnly(a) && searedOnly(b) && a.kit.pan.id === b.kit.pan.id && a.kit.ring.id === b.kit.ring.id
+const coverageOf = (requests: readonly PlanRequest[]): number => requests.reduce((sum, r) => sum + coverage(r), 0)
+
+/** Those of which one can be cooked in the pan of another, were it as hot: there is room for both, and it is the same pan. */
+export const mayShare = (a: PlanRequest, b: PlanRequest): boolean => inOnePan(a, b) && coverageOf([a, b]) <= MOST_OF_FLOOR
+const asHot = (a: PlanRequest, b: PlanRequest): boolean => Math.abs(heatOf(a) - heatOf(b)) <= AS_HOT_K
+
+/** Whatever shares a pan together, in the order given; what is alone in its pan is alone in its list. */
+export function byPan<T extends { readonly request: PlanRequest }>(pieces: readonly T[]): T[][] {
+  const pans: T[][] = []
+  for (const piece of pieces) {
+    const there = pans.find(pan => {
+      const requests = pan.map(p => p.request)
+      return (
+        requests.every(r => inOnePan(r, piece.request) && asHot(r, piece.request)) &&
+        coverageOf([...requests, piece.request]) <= MOST_OF_FLOOR
+      )
+    })
+    if (there) there.push(piece)
+    else pans.push([piece])
+  }
+  return pans
+}
+
+/** "4 hanger steaks" */
+export function inWords({ piece }: PlanRequest): string {
+  const cut = cutById(piece.cutId)
+  const name = cut ? pieceName(piece, cut).toLowerCase() : 'piece'
+  return piece.count > 1 ? `${piece.count} ${name}s` : name
+}
+
+interface Part {
+  readonly of: PieceDish
+  readonly ready: readonly Step[]
+  /** At the pan, s. */
+  readonly sear: number
+  /** From the pan to the knife, s. */
+  readonly whole: number
+}
+function partOf(of: PieceDish): Part {
+  const { steps } = of.dish
+  const from = steps.findIndex(s => s.tool === 'ring')
+  const fire = steps.slice(from, -1)
+  const seconds = (some: readonly Step[]): number => some.reduce((sum, s) => sum + s.seconds, 0)
+  return { of, ready: steps.slice(0, from), sear: seconds(fire.filter(s => s.tool === 'ring')), whole: seconds(fire) }
+}
+
+/** @param pieces two or more, each of them got ready, seared, rested and carved */
+export function asOneDish(pieces: readonly PieceDish[]): Dish {
+  const parts = pieces.map(partOf).sort((a, b) => b.whole - a.whole)
+  const [longest] = parts
+  const inAt = ({ whole }: Part): number => longest.whole - whole
+  const sear = Math.max(...parts.map(p => inAt(p) + p.sear))
+  const laid = parts.map(p => {
+    const after = shownText(showDuration(inAt(p)))
+    return inAt(p) < SOON_S ? inWords(p.of.request) : `${inWords(p.of.request)} ${after} later`
+  })
+  const setUp = Math.max(0, ...pieces.flatMap(p => p.dish.steps.map(s => s.setUp ?? 0)))
+  const carve = pieces.map(p => p.dish.steps[p.dish.steps.length - 1]).reduce((a, b) => (a.seconds > b.seconds ? a : b))
+  const rests = pieces.flatMap(p => p.dish.steps.slice(-2, -1)).filter(s => s.tool === null)
+  const ahead = pieces.flatMap(p => p.dish.ahead ?? [])
+  return {
+    id: pieces[0].id,
+    name: capital(pieces.map(p => inWords(p.request)).join(' and ')),
+    kind: 'beef',
+    pieces: pieces.map(p => p.id),
+    ...(ahead.length > 0 ? { ahead } : {}),
+    steps: [
+      ...readyOf(parts),
+      {
+        what: `Sear, in one pan: ${laid.join(', ')}`,
+        then: 'The last one out: all rest, and are carved together',
+        tool: 'ring',
+        setUp,
+        seconds: sear,
+        hands: [sear, 0],
+        holds: [0, 0]
+      },
+      {
+        what: 'Rest',
+        tool: null,
+        seconds: Math.max(0, longest.whole - sear),
+        hands: [0, 0],
+        holds: rests.reduce<Step['holds']>((least, s) => (s.holds[1] < least[1] ? s.holds : least), rests.at(0)?.holds ?? [120, 600])
+      },
+      carve
+    ]
+  }
+}
+/** Sooner than that is at once, s. */
+const SOON_S = 15
+
+/** What keeps for longer than that is work of the knife, which is done first, s. */
+const KEEPS_S = 3600
+/** What is done to all alike is done to all at once. */
+function readyOf(parts: readonly Part[]): Step[] {
+  const own = (p: Part, steps: readonly Step[]): Step[] =>
+    steps.map(s => ({ ...s, what: `${capital(inWords(p.of.request))}: ${s.what.charAt(0).toLowerCase()}${s.what.slice(1)}` }))
+  const knife = parts.flatMap(p =>
+    own(
+      p,
+      p.ready.filter(s => s.holds[1] > KEEPS_S)
+    )
+  )
+  const timed = parts.map(p => p.ready.filter(s => s.holds[1] <= KEEPS_S))
+  const [first] = timed
+  const alike = timed.every(steps => steps.length === first.length && steps.every((s, i) => s.what === first[i].what))
+  if (!alike) return [...knife, ...parts.flatMap((p, i) => own(p, timed[i]))]
+  const all = first.map((step, i): Step => {
+    const seconds = Math.max(...timed.map(steps => steps[i].seconds))
+    const hands = timed.reduce((sum, steps) => sum + steps[i].hands[0], 0)
+    return { ...step, seconds, hands: [Math.min(seconds, hands), 0] }
+  })
+  return [...knife, ...all]
+}
