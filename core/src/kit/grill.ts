@@ -12,12 +12,31 @@ export interface Grill {
   readonly fuel?: GrillFuel
   /** Whether there is room beside the fire; taken as given unless said. */
   readonly twoZones?: boolean
+  /** Of its grate, mm: a round one's diameter, or the longer side of one with corners, which has the other too. */
+  readonly acrossMm?: number
+  readonly deepMm?: number
 }
 
 export const GRILL_FUELS = ['charcoal', 'gas'] as const
 export type GrillFuel = (typeof GRILL_FUELS)[number]
 
-export const GRILLS: readonly Grill[] = [{ id: 'kettle', name: 'Kettle grill on deck', lid: true, fuel: 'charcoal' }]
+export const GRATE_SIZES_MM = [200, 2000] as const
+/** Where nothing is said of it: a middling kettle's; from memory, mm. */
+export const USUAL_ACROSS_MM = 540
+export const GRILLS: readonly Grill[] = [
+  { id: 'kettle', name: 'Kettle grill on deck', lid: true, fuel: 'charcoal', acrossMm: USUAL_ACROSS_MM }
+]
+
+/** What lies on the grate over a bed of coals that leaves a rim to flee to; common practice, no source. */
+const OVER_THE_FIRE = 0.7
+/** Round and long pieces with a finger between them do not pave it; common practice, no source. */
+const PAVED = 0.75
+
+/** Room for meat over the fire, m². */
+export function fireAreaM2({ acrossMm = USUAL_ACROSS_MM, deepMm }: Pick<Grill, 'acrossMm' | 'deepMm'>): number {
+  const grate = deepMm === undefined ? (Math.PI / 4) * acrossMm ** 2 : acrossMm * deepMm
+  return OVER_THE_FIRE * PAVED * grate * 1e-6
+}
 
 /** °C at the grate, as judged by hand or by a thermometer there; common practice, no source. */
 export const GRATE_LIMITS_C = [120, 400] as const

@@ -83,7 +83,7 @@ export const READY_KITS: readonly ReadyKit[] = [
         { id: 'combi', name: 'Convection oven', fan: true, offsetC: 0 },
         { id: 'deck', name: 'Range oven, still', fan: false, offsetC: 0 }
       ],
-      grills: [{ id: 'gas', name: 'Gas grill', lid: false, fuel: 'gas', twoZones: true }],
+      grills: [{ id: 'gas', name: 'Gas grill', lid: false, fuel: 'gas', twoZones: true, acrossMm: 700, deepMm: 450 }],
       pots: POTS,
       baths: BATHS,
       thermometers: [TRUE_READER, { ...TRUE_READER, id: 'probe', name: 'Leave-in probe', leaveIn: true }],

@@ -1,7 +1,7 @@
 /** A cook's own kit as a schema, for the page that edits it, for what keeps it and for every request. */
 import * as yup from 'yup'
 import { POT_DEPTH_M, POT_SIZES } from '#core/kit/bath'
-import { GRILL_FUELS } from '#core/kit/grill'
+import { GRATE_SIZES_MM, GRILL_FUELS } from '#core/kit/grill'
 import { SHELVES, type Kit, type KitShelf } from '#core/kit/kit'
 import { GIVES_LIMITS, PAN_METALS, PAN_SIZES, RING_HEATS } from '#core/kit/pan'
 import { OFF_LIMITS_K } from '#core/kit/thermometer'
@@ -31,7 +31,15 @@ const oven = yup
   .object({ id: id(), name: named(), fan: yes(), offsetC: within(OFFSETS, '°C'), sameBox: yup.boolean().strict().optional() })
   .noUnknown()
 const grill = yup
-  .object({ id: id(), name: named(), lid: yes(), fuel: optional(GRILL_FUELS), twoZones: yup.boolean().strict().optional() })
+  .object({
+    id: id(),
+    name: named(),
+    lid: yes(),
+    fuel: optional(GRILL_FUELS),
+    twoZones: yup.boolean().strict().optional(),
+    acrossMm: within(GRATE_SIZES_MM, 'mm').optional(),
+    deepMm: within(GRATE_SIZES_MM, 'mm').optional()
+  })
   .noUnknown()
 const pot = yup
   .object({

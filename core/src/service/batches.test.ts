@@ -2,12 +2,15 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { cutById } from '#core/meat/cuts'
+import { GRILLS, type Grill } from '#core/kit/grill'
 import { asked, planned } from '#core/plan/planned.fixture'
 import { USUAL_PREPARATION, type Preparation } from '#core/plan/preparation'
 import { beefDish, gettingReady } from './beef'
 import { callsOf } from './calls'
 import type { Kitchen } from './dish'
 import { schedule } from './schedule'
+import type { PlanRequest } from '#core/request/request'
+import { caveats } from '#core/words/caveats'
 import { batchesOf, coverage, setupOf } from '#core/request/setup'
 import { checklistFor } from '#core/words/preparation'
 
@@ -26,7 +29,20 @@ describe('batches', () => {
     )
   })
   it('are one where another fire than the pan’s takes them all', () => {
-    expect(batchesOf(asked('grill', {}, { count: 24 }))).toEqual([24])
+    expect(batchesOf(asked('roast', {}, { count: 24 }))).toEqual([24])
+  })
+  it('over a kettle’s coals are three of a table’s steaks; on a grate twice as large both ways, one', () => {
+    const over = (grill: Partial<Grill>): PlanRequest => {
+      const { kit, ...rest } = asked('grill', {}, { count: 24, thicknessMm: 25, weightG: 330, lengthMm: 150, widthMm: 100 })
+      return { ...rest, kit: { ...kit, grill: { ...GRILLS[0], ...grill } } }
+    }
+    expect(batchesOf(over({}))).toEqual([8, 8, 8])
+    expect(batchesOf(over({ acrossMm: 1100 }))).toEqual([24])
+    expect(batchesOf(over({ acrossMm: 700, deepMm: 450 })).length).toBeLessThan(3)
+    const { plan } = planned(over({}))
+    const [coals] = beefDish('a', 'Steaks', over({}), plan, 24).steps
+    expect(coals.seconds).toBeCloseTo(3 * plan.phases[0].to + 2 * 30, -1)
+    expect(caveats(over({}), plan, 'metric').join()).toMatch(/All 24 do not fit over the fire at once: 3 batches of 8/)
   })
   it('the engine cooks the fullest of them, not the whole heap', () => {
     const request = asked('pan sear', {}, { count: 12 })

@@ -4,7 +4,7 @@ import type { MethodKind } from '#core/method/methods'
 import type { PhaseSpan, Plan } from '#core/plan/plan'
 import { capital } from '#core/quantity/format'
 import type { PlanRequest } from '#core/request/request'
-import { batchesOf, BETWEEN_BATCHES_S, settingsOf } from '#core/request/setup'
+import { batchesOf, betweenBatches, settingsOf } from '#core/request/setup'
 import { panHotAfter } from '#core/session/warmUp'
 import { phaseName } from '#core/words/phases'
 import type { Task } from '#core/words/preparation'
@@ -93,7 +93,7 @@ export function beefDish(
   const stages = plan.phases.map((span, i): Step => {
     const step = stageStep(span, kind, ovenC, joint)
     const hot = i > 0 && TOOL_OF[plan.phases[i - 1].phase] === 'ring'
-    const all = batches > 1 && i === 0 ? inBatches(step, batches) : step
+    const all = batches > 1 && i === 0 ? inBatches(step, batches, betweenBatches(request)) : step
     return all.tool === 'ring' && !hot ? { ...all, setUp: panS } : all
   })
   const carve = CARVE_S + CARVE_EACH_S * diners
@@ -109,9 +109,9 @@ export function beefDish(
   }
 }
 
-/** One after the other in the same pan. */
-function inBatches(step: Step, batches: number): Step {
-  const seconds = batches * step.seconds + (batches - 1) * BETWEEN_BATCHES_S
+/** One after the other at the same fire. */
+function inBatches(step: Step, batches: number, betweenS: number): Step {
+  const seconds = batches * step.seconds + (batches - 1) * betweenS
   return { ...step, what: `${step.what}, ${batches} batches`, seconds, hands: [seconds, 0] }
 }
 

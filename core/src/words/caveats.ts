@@ -5,7 +5,7 @@ import { greyOf } from '#core/plan/thickness'
 import { showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import type { PlanRequest } from '#core/request/request'
-import { batchesOf, BETWEEN_BATCHES_S, coverage, hotMetal } from '#core/request/setup'
+import { batchesOf, betweenBatches, coverage, hotMetal } from '#core/request/setup'
 
 /** °C, mm: common practice, no source. */
 const BROWNING_STOPS = 145
@@ -19,9 +19,21 @@ const OFF_TARGET_K = 1
 const WAITS_C = 60
 
 export const caveats = (request: PlanRequest, plan: Plan, system: UnitSystem): string[] => [
+  ...ofBatches(request, plan, system),
   ...ofThePan(request, plan, system),
   ...ofTheClimb(plan, system)
 ]
+
+function ofBatches(request: PlanRequest, plan: Plan, system: UnitSystem): string[] {
+  const batches = batchesOf(request)
+  if (batches.length < 2) return []
+  const all = batches.length * plan.pull.time + (batches.length - 1) * betweenBatches(request)
+  const even = batches.every(n => n === batches[0])
+  const [where, next] = request.method.kind === 'grill' ? ['over the fire', 'the grate is clear'] : ['in the pan', 'the pan is hot again']
+  return [
+    `All ${request.piece.count} do not fit ${where} at once: ${batches.length} batches of ${even ? '' : 'up to '}${batches[0]}, each as planned here, the next when ${next}. Together about ${shownText(showDuration(all))}; what comes first waits in an oven at ${shownText(showTemperature(WAITS_C, system))}, or is served as it comes.`
+  ]
+}
 
 function ofThePan(request: PlanRequest, plan: Plan, system: UnitSystem): string[] {
   const metal = hotMetal(request)
@@ -33,13 +45,6 @@ function ofThePan(request: PlanRequest, plan: Plan, system: UnitSystem): string[
   const covered = coverage({ ...request, piece: { ...request.piece, count: batches.at(0) ?? count } })
   const share = Math.round(covered * 100)
   const coldest = coldestMetal(plan)
-  if (batches.length > 1) {
-    const all = batches.length * plan.pull.time + (batches.length - 1) * BETWEEN_BATCHES_S
-    const even = batches.every(n => n === batches[0])
-    said.push(
-      `All ${count} do not fit in the pan at once: ${batches.length} batches of ${even ? '' : 'up to '}${batches[0]}, each as planned here, the next when the pan is hot again. Together about ${shownText(showDuration(all))}; what comes first waits in an oven at ${shownText(showTemperature(WAITS_C, system))}, or is served as it comes.`
-    )
-  }
   if (covered > 1) said.push(`They do not fit in the pan at once (${share} % of its floor): sear them in batches.`)
   else if (coldest !== null && coldest < BROWNING_STOPS)
     said.push(

@@ -7,7 +7,7 @@ import type { Plan } from '#core/plan/plan'
 import type { SecondServing } from '#core/plan/secondServing'
 import { capital, showTemperature, shownText } from '#core/quantity/format'
 import type { PlanRequest } from '#core/request/request'
-import { batchesOf, BETWEEN_BATCHES_S } from '#core/request/setup'
+import { batchesOf, betweenBatches } from '#core/request/setup'
 import { inWords } from '#core/service/onePan'
 import type { PlanAnswer, Refused } from '#core/usecase/plan'
 import type { Remote } from 'comlink'
@@ -155,7 +155,7 @@ export const useTable = defineStore('table', () => {
           guests: whose
         }
         nth += 1
-        inAt += result.plan.pull.time + BETWEEN_BATCHES_S
+        inAt += result.plan.pull.time + betweenBatches(request)
         return load
       })
     })

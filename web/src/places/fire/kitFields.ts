@@ -1,6 +1,6 @@
 /** The figures of each thing in the kit that count for its heat, as fields that can be set. */
 import { metalOf, POT_SIZES, potFrom, potLimits, type BathMachine, type Pot } from '#core/kit/bath'
-import { GRILL_FUELS, type Grill } from '#core/kit/grill'
+import { GRATE_SIZES_MM, GRILL_FUELS, USUAL_ACROSS_MM, type Grill } from '#core/kit/grill'
 import type { Kit, KitShelf } from '#core/kit/kit'
 import type { Oven } from '#core/kit/oven'
 import {
@@ -110,6 +110,9 @@ const ovenFields = (oven: Oven, system: UnitSystem): KitField[] => [
 const grillFields = (grill: Grill): KitField[] => [
   pick('Burns', GRILL_FUELS, grill.fuel ?? 'charcoal', fuel => ({ fuel })),
   yes('Lid', grill.lid, lid => ({ lid })),
+  quantity('Grate, across', 'length', GRATE_SIZES_MM, grill.acrossMm ?? USUAL_ACROSS_MM, acrossMm => ({ acrossMm })),
+  yes('Round', grill.deepMm === undefined, round => ({ deepMm: round ? undefined : (grill.acrossMm ?? USUAL_ACROSS_MM) })),
+  ...(grill.deepMm === undefined ? [] : [quantity('Grate, deep', 'length', GRATE_SIZES_MM, grill.deepMm, deepMm => ({ deepMm }))]),
   yes('Room beside the fire', grill.twoZones !== false, twoZones => ({ twoZones }))
 ]
 
