@@ -131,3 +131,95 @@ test('twenty-four at the table are said once: at the counter, on the bench, in b
   await page.getByRole('button', { name: 'Light the stove' }).click()
   await expect(tiles(page).first()).toContainText(/first batch of \d/)
 })
+
+/** A cut found, bought and on the bench, so thick and so many. */
+async function bought(page: Page, search: string, thicknessMm: number, count = 1): Promise<void> {
+  await page.getByLabel('Search cuts by any name').fill(search)
+  await page.getByRole('button', { name: 'Take it to the bench' }).click()
+  await page.getByLabel('Thickness', { exact: true }).fill(String(thicknessMm))
+  await page.getByLabel('How many', { exact: true }).fill(String(count))
+  await page.getByLabel('How many', { exact: true }).press('Enter')
+  await page.getByRole('button', { name: 'To the fire' }).click()
+  await expect(page.getByLabel('Call sheet', { exact: true }).locator('ul.sheet')).toHaveAttribute('aria-busy', 'false', {
+    timeout: 20_000
+  })
+}
+
+test('one cook, one pan, on a phone: two unlike thin pieces go in one after the other and come off apart, beside chips, a green and their sauce', async ({
+  page
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.clock.install({ time: new Date('2026-11-27T15:00:00') })
+  await page.goto(`${app.url}/counter`)
+  await bought(page, 'onglet', 24)
+  await page.getByRole('button', { name: 'On the pass' }).click()
+  await pick(page.getByLabel('A side or a sauce'), /^Oven chips/)
+  await page.getByRole('link', { name: 'Fire', exact: true }).click()
+  await page.getByRole('button', { name: 'Another piece' }).click()
+  await bought(page, 'flat iron', 30)
+  await page.getByRole('button', { name: 'Put it on the ticket' }).click()
+  const apart = page.getByRole('button', { name: /^Cook this at/ })
+  if (await apart.isVisible()) await apart.click()
+  await expect(page.getByText(/In one pan with the hanger steak/)).toBeVisible()
+  // What is set of one leaves the other as it was.
+  await page.getByLabel('Centre', { exact: true }).fill('57')
+  await page.getByLabel('Centre', { exact: true }).press('Enter')
+  const pieces = page.getByRole('radiogroup', { name: 'For this service' })
+  await pieces.getByText('Hanger steak').click()
+  await expect(page.getByLabel('Centre', { exact: true })).toHaveValue('54')
+  await pieces.getByText('Flat iron').click()
+  await expect(page.getByLabel('Centre', { exact: true })).toHaveValue('57')
+  await expect(page.getByText(/In one pan with the hanger steak/)).toBeVisible()
+
+  await page.getByRole('link', { name: 'Pass', exact: true }).click()
+  const calls = page.getByRole('complementary', { name: 'Calls' }).getByRole('listitem')
+  await expect(calls.filter({ hasText: /Sear, in one pan: .*later/ })).toHaveCount(1, { timeout: 20_000 })
+  await expect(calls.filter({ hasText: 'chips' }).first()).toBeVisible()
+  await page.getByRole('link', { name: 'Fire', exact: true }).click()
+  await expect(page.getByLabel('Call sheet', { exact: true }).locator('ul.sheet')).toHaveAttribute('aria-busy', 'false', {
+    timeout: 20_000
+  })
+  await page.getByRole('button', { name: /^Light the stove/ }).click()
+  await expect(tiles(page)).toHaveCount(2)
+  const called = await cookUntil(page, /carved$/, 60)
+  const off = called.filter(c => /off the heat/i.test(c))
+  expect(new Set(off.map(c => c.replace(/ off the heat.*/, '')))).toEqual(new Set(['Take the hanger steak', 'Take the flat iron']))
+})
+
+test('twenty-four steaks over one kettle go in batches, and the last is carved', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-11-27T15:00:00') })
+  await page.goto(`${app.url}/fire`)
+  await measured(page, { cutId: 'flat-iron', count: 24, thicknessMm: 24, weightG: 240, lengthMm: 150, widthMm: 75 })
+  await planned(page, '/fire/plan/grill')
+  await expect(page.getByText(/All 24 do not fit over the fire at once: \d batches of/)).toBeVisible()
+  await page.getByRole('button', { name: 'Light the stove' }).click()
+  const batches = await tiles(page).count()
+  expect(batches).toBeGreaterThan(1)
+  const called = await cookUntil(page, /carved$/, 90)
+  expect(called.some(c => /first batch/i.test(c))).toBe(true)
+})
+
+test('a fillet roast for eight whose guests are twenty minutes late is kept warm, and carved no further done', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-11-27T17:00:00') })
+  await page.goto(`${app.url}/fire`)
+  await measured(page, { cutId: 'fillet', form: 'roast', thicknessMm: 75, widthMm: 80, lengthMm: 330, weightG: 1600 })
+  await planned(page, '/fire/plan/roast')
+  await page.getByRole('button', { name: 'Light the stove' }).click()
+  await cookUntil(page, /^Carve/, 20)
+  const left = async (): Promise<number> => {
+    const [minutes, seconds] = (await page.locator('.clock').innerText()).split(':').map(Number)
+    return 60 * minutes + seconds
+  }
+  const before = await left()
+  await page.getByRole('button', { name: 'Guests are late' }).click()
+  await page.getByRole('button', { name: '20 min late' }).click()
+  const late = page.getByRole('region', { name: 'The guests are late' })
+  await late.getByText(/Keep it warm/).click()
+  await expect(late.getByRole('listitem').first()).toContainText('°C')
+  await late.getByRole('button', { name: 'Do that' }).click()
+  await expect.poll(left, { timeout: 20_000 }).toBeGreaterThan(before + 19 * 60)
+  await cookUntil(page, /carved$/, 20)
+  await page.getByRole('button', { name: 'To the book' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: /^Fillet/ })).toBeVisible()
+  await expect(page.locator('.log')).toContainText(/20\smin later, kept warm/)
+})

@@ -133,6 +133,7 @@ test('“sirloin” is asked about, by country', async ({ page }) => {
 
 test('the larder survives a dead server, counts the days, and thaws by the engine', async ({ page }) => {
   await page.goto(`${app.url}/larder`)
+  await expect(page.getByRole('button', { name: 'A new packet' })).toBeVisible()
   await app.kill()
   await page.getByRole('button', { name: 'A new packet' }).click()
   await page.getByLabel('What is written on it').fill('TNDRLN')

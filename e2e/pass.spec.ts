@@ -35,6 +35,8 @@ test('a slow oven and oven chips: both are called; taken off, gone, undone, back
   await page.goto(`${app.url}/fire/way/oven%20then%20sear`)
   await page.getByRole('button', { name: 'On the pass' }).click({ timeout: 20_000 })
   await expect(page).toHaveURL(/\/pass$/)
+  // Two heats for one oven, the potatoes’ and the steak’s, would clash by themselves.
+  await page.getByRole('button', { name: 'Take off Small potatoes, roasted' }).click()
   await pick(page.getByLabel('A side or a sauce'), 'Oven chips')
   const off = page.getByRole('button', { name: 'Take off Oven chips' })
   await expect(calls(page).filter({ hasText: 'chips' }).first()).toBeVisible({ timeout: 20_000 })
@@ -46,16 +48,20 @@ test('a slow oven and oven chips: both are called; taken off, gone, undone, back
 
   // Two hours at 90 °C in the one oven: that does not come out, and says in whose way what is.
   await off.click()
+  await laidOut(page)
+  const clash = page.getByRole('alert').filter({ hasText: /would stand .*In its way: “/ })
+  await expect(clash).toHaveCount(0)
   await page.getByText('Something of your own').click()
   await page.getByLabel('What it is').fill('Meringue')
   await pick(page.getByLabel('Where'), 'in the oven')
   await page.getByLabel('Oven', { exact: true }).fill('90')
   await page.getByLabel('How long').fill('120')
   await page.getByRole('button', { name: 'Put it on' }).click()
-  const clash = page.getByRole('alert').filter({ hasText: /would stand .*In its way: “/ })
   await expect(clash).toBeVisible({ timeout: 20_000 })
   await page.getByRole('button', { name: 'Take off Meringue' }).click()
-  await expect(clash).toHaveCount(0, { timeout: 20_000 })
+  await expect(calls(page).filter({ hasText: 'Meringue' })).toHaveCount(0, { timeout: 20_000 })
+  await laidOut(page)
+  await expect(clash).toHaveCount(0)
   await page.getByRole('button', { name: 'Undo the last change' }).click()
   await expect(clash).toBeVisible({ timeout: 20_000 })
 })
@@ -137,7 +143,7 @@ test('while it is cooked the next call stands large, goes on by the space bar, a
   await expect(next).toHaveCount(0)
 })
 
-test('beef goes back to the fire as it was planned, and on the ticket again in its own place', async ({ page }) => {
+test('what is changed at the fire is changed on the ticket, once it is on it, and goes back to the fire so', async ({ page }) => {
   await page.goto(`${app.url}/fire/way/sear%20then%20oven`)
   await page.getByLabel('Oven', { exact: true }).fill('165')
   await page.getByLabel('Centre', { exact: true }).fill('57')
@@ -146,27 +152,21 @@ test('beef goes back to the fire as it was planned, and on the ticket again in i
   await expect(sheet.locator('[data-line="eat"] .figure')).toHaveText('57', { timeout: 20_000 })
   await page.getByRole('button', { name: 'On the pass' }).click()
   await expect(calls(page).filter({ hasText: 'Set the oven to' })).toBeVisible({ timeout: 20_000 })
-  const out = (
-    await calls(page)
-      .filter({ hasText: /Out at/ })
-      .locator('.what')
-      .innerText()
-  ).trim()
+  const out = calls(page)
+    .filter({ hasText: /Out at/ })
+    .locator('.what')
+  const before = Number(/\d+/.exec(await out.innerText())?.[0])
 
   await page.getByRole('link', { name: 'Fire', exact: true }).click()
   await page.getByLabel('Centre', { exact: true }).fill('50')
   await page.getByLabel('Centre', { exact: true }).press('Enter')
   await page.getByRole('link', { name: 'Pass', exact: true }).click()
-  await page.getByRole('button', { name: /Open at the fire: .*sear then oven/ }).click()
+  await expect.poll(async () => Number(/\d+/.exec(await out.innerText())?.[0]), { timeout: 20_000 }).toBeLessThan(before - 4)
+  await page.getByRole('button', { name: /^Open at the fire: .*sear then oven/ }).click()
   await expect(page.getByLabel('Oven', { exact: true })).toHaveValue('165')
-  await expect(page.getByLabel('Centre', { exact: true })).toHaveValue('57')
+  await expect(page.getByLabel('Centre', { exact: true })).toHaveValue('50')
   await page.getByRole('button', { name: 'On the pass' }).click({ timeout: 20_000 })
-  await expect(page.getByRole('button', { name: /^Open at the fire: .*sear then oven/ })).toHaveCount(1)
-  await expect(
-    calls(page)
-      .filter({ hasText: /Out at/ })
-      .locator('.what')
-  ).toHaveText(out, { timeout: 20_000 })
+  await expect(page.getByRole('button', { name: /^Open at the fire: / })).toHaveCount(1)
 })
 
 test('beef that is not safe as it stands does not come onto the ticket by the side door', async ({ page }) => {
