@@ -14,6 +14,10 @@ import { assertPlain } from '#core/input/plain'
 import { Changes } from './changes'
 import { CookRepository } from './cooks/repository'
 import { cookRoutes } from './cooks/routes'
+import { ownPagesOnly } from './house/hosts'
+import type { Lan } from './house/lan'
+import { HouseRepository } from './house/repository'
+import { houseRoutes, pairedOnly } from './house/routes'
 import { KitRepository } from './kit/repository'
 import { kitRoutes } from './kit/routes'
 import { PacketRepository } from './packets/repository'
@@ -28,6 +32,8 @@ export interface AppParts {
   readonly log: Logger
   /** Folder of the built pages; null serves the interface only. */
   readonly pages: string | null
+  /** The door to the local network; null where there is none. */
+  readonly lan?: Lan | null
   /** From one address; more than a page and its streams ever need. */
   readonly requestsAMinute?: number
 }
@@ -35,7 +41,9 @@ export interface AppParts {
 const BODY_LIMIT = '256kb'
 const REQUESTS_A_MINUTE = 1200
 
-export function createApp({ db, log, pages, requestsAMinute = REQUESTS_A_MINUTE }: AppParts): Express {
+const NO_LAN: Lan = { names: () => [], addresses: () => [], open: () => Promise.resolve(), shut: () => Promise.resolve() }
+
+export function createApp({ db, log, pages, lan = null, requestsAMinute = REQUESTS_A_MINUTE }: AppParts): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(
@@ -60,6 +68,8 @@ export function createApp({ db, log, pages, requestsAMinute = REQUESTS_A_MINUTE 
       strictTransportSecurity: false
     })
   )
+  const door = lan ?? NO_LAN
+  app.use(ownPagesOnly(() => door.names()))
   app.use(compression())
 
   const api = express.Router()
@@ -79,6 +89,9 @@ export function createApp({ db, log, pages, requestsAMinute = REQUESTS_A_MINUTE 
     if (request.body !== undefined) assertPlain(request.body)
     next()
   })
+  const house = new HouseRepository(db)
+  api.use('/house', houseRoutes(house, door))
+  api.use(pairedOnly(house))
   api.get('/health', async (_request, response) => {
     await db.raw('select 1')
     response.json({ status: 'ok' })

@@ -3,6 +3,7 @@ import type { Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import type { Express } from 'express'
 import type { Knex } from 'knex'
 import pino from 'pino'
 import { InvalidInputError } from '#core/input/problem'
@@ -10,6 +11,8 @@ import { fillWithDemo } from '../../demo/cooks'
 import { stockLarder } from '../../demo/larder'
 import { createApp } from './app'
 import { openDatabase } from './db/database'
+import { lanOn } from './house/lan'
+import { HouseRepository } from './house/repository'
 import { plainly } from './failures'
 import { HELP, readSettings, type Settings } from './settings'
 
@@ -49,15 +52,30 @@ async function opened({ db, demo }: Settings): Promise<Knex> {
 const given = settings()
 const log = pino({ level: given.log })
 const db = await opened(given).catch((error: unknown) => end(plainly(error, given), 1))
-const app = createApp({ db, log, pages: join(ROOT, 'dist/web') })
+const house = new HouseRepository(db)
+const lan = lanOn(given.lanPort, house, () => app, given.lanName)
+const app: Express = createApp({ db, log, lan, pages: join(ROOT, 'dist/web') })
 const server: Server = app.listen(given.port, HOST)
 server.on('error', error => void db.destroy().finally(() => end(plainly(error, given), 1)))
 server.on('listening', () => {
   const url = `http://${HOST}:${(server.address() as AddressInfo).port}`
   log.info(`Macellaio is ready at ${url}`)
-  // Whoever started it as a part of something more.
-  process.send?.({ ready: url })
+  void openTheLan().finally(() => {
+    // Whoever started it as a part of something more.
+    process.send?.({ ready: url })
+  })
 })
+
+/** As it was left, or as it was started; this machine has it all the same where the network does not. */
+async function openTheLan(): Promise<void> {
+  if (!given.lan && (await house.kept('open')) === null) return
+  try {
+    await lan.open()
+    log.info(`For the kitchen’s other screens: ${lan.addresses().join(', ') || 'this machine is in no network.'}`)
+  } catch (error) {
+    log.warn(`Other screens cannot reach it: ${plainly(error, { ...given, port: given.lanPort })}`)
+  }
+}
 
 let stopping = false
 function stop(signal: string): void {
@@ -66,7 +84,7 @@ function stop(signal: string): void {
   log.info(`Stopping on ${signal}.`)
   setTimeout(() => process.exit(1), GRACE_MS).unref()
   setTimeout(() => server.closeAllConnections(), STREAMS_MS).unref()
-  server.close(() => void db.destroy().then(() => process.exit(0)))
+  server.close(() => void lan.shut().then(() => db.destroy().then(() => process.exit(0))))
   server.closeIdleConnections()
 }
 process.on('SIGINT', () => stop('SIGINT'))

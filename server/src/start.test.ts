@@ -76,14 +76,18 @@ describe('the settings', () => {
   const read = (args: readonly string[], environment: NodeJS.ProcessEnv = {}) => readSettings(args, environment, '/usual.sqlite')
 
   it('by flag, else by the environment, else as usual', () => {
-    expect(read([])).toEqual({ db: '/usual.sqlite', port: 4380, demo: false, log: 'info' })
+    expect(read([])).toEqual({ db: '/usual.sqlite', port: 4380, lanPort: 4381, lan: false, lanName: null, demo: false, log: 'info' })
     expect(read([], { MACELLAIO_PORT: '5000', MACELLAIO_DEMO: '1' })).toMatchObject({ port: 5000, demo: true })
     expect(read(['--port', '6000', '--db', 'mine.sqlite'], { MACELLAIO_PORT: '5000' })).toMatchObject({ port: 6000, db: 'mine.sqlite' })
+    expect(read(['--port', '6000', '--lan'], { MACELLAIO_LAN_PORT: '7000' })).toMatchObject({ lanPort: 7000, lan: true })
+    expect(read(['--port', '6000', '--lan-port', '6500'])).toMatchObject({ lanPort: 6500, lan: false })
     expect(read(['--help'])).toBeNull()
   })
 
   it.each([
     [['--port', '99999'], /whole number from 1 to 65535/],
+    [['--lan-port', '0'], /whole number from 1 to 65535/],
+    [['--lan-name', 'the galley!'], /letters, digits, dots and hyphens/],
     [['--port', 'soon'], /whole number from 1 to 65535/],
     [['--log', 'loud'], /levels/],
     [['--prot', '1'], /--help tells what there is/],

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { Button as AButton, ConfigProvider as AConfigProvider } from 'ant-design-vue'
-import { computed, onMounted } from 'vue'
-import { RouterLink, RouterView, useRoute } from 'vue-router'
+import { computed, onMounted, watch } from 'vue'
+import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router'
+import { unpaired } from './api/client'
 import { useCook } from './stores/cook'
 import { useKit } from './stores/kit'
 import { useUnits } from './stores/units'
@@ -16,6 +17,12 @@ onMounted(() => void import('./stores/services').then(({ useServices }) => useSe
 const cook = useCook()
 const route = useRoute()
 const Spoken = useSpeaker()
+const router = useRouter()
+watch(unpaired, is => {
+  if (is) void router.push('/pair')
+})
+/** Over the network it comes encrypted: in the clear it is the machine itself. */
+const here = location.protocol === 'http:'
 const service = computed(() => route.meta['mood'] === 'service')
 const places = [
   { to: '/counter', name: 'Counter' },
@@ -45,6 +52,7 @@ const places = [
       <p v-if="cook.unsent > 0 && cook.offline" class="offline" role="status">
         The server does not answer. All is kept here and sent when it does.
       </p>
+      <router-link v-if="here" class="phone" to="/screens">On the phone</router-link>
       <a-button class="units" :aria-label="`Units: ${units.label}. Change`" @click="units.toggle()">
         {{ units.label }}
       </a-button>
@@ -105,6 +113,16 @@ nav a.here {
   font-size: 13.5px;
   color: #7a4d0d;
   margin-left: 16px;
+}
+.phone {
+  margin-left: auto;
+  align-self: center;
+  color: var(--ink-2);
+  font-size: 15px;
+  margin-right: 10px;
+}
+.phone + .units {
+  margin-left: 0;
 }
 .units {
   margin-left: auto;

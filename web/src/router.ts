@@ -18,6 +18,8 @@ const LATER = {
   passPlace: () => import('./places/pass/PassPlace.vue'),
   bookPlace: () => import('./places/book/BookPlace.vue'),
   cookPage: () => import('./places/book/CookPage.vue'),
+  screensPlace: () => import('./places/house/ScreensPlace.vue'),
+  pairPlace: () => import('./places/house/PairPlace.vue'),
   comparePage: () => import('./places/book/ComparePage.vue')
 }
 /** The plan and the stove come with the page; the other places right after, and stay: a server that dies must not lock a cook out of any. */
@@ -49,6 +51,8 @@ export const router = createRouter({
     { path: '/book', name: 'book', component: LATER.bookPlace, meta: { title: 'Book' } },
     { path: '/book/:one/beside/:other', name: 'compare', component: LATER.comparePage, meta: { title: 'Side by side' } },
     { path: '/book/:id', name: 'cook', component: LATER.cookPage, meta: { title: 'Book' } },
+    { path: '/screens', name: 'screens', component: LATER.screensPlace, meta: { title: 'Other screens' } },
+    { path: '/pair', name: 'pair', component: LATER.pairPlace, meta: { title: 'Come in' } },
     { path: '/:rest(.*)*', name: 'nowhere', component: NowherePlace, meta: { title: 'Not found' } }
   ]
 })

@@ -14,6 +14,7 @@ import * as sixth from './migrations/0006_service'
 import * as seventh from './migrations/0007_services'
 import * as eighth from './migrations/0008_held'
 import * as ninth from './migrations/0009_pieces'
+import * as tenth from './migrations/0010_devices'
 
 const MIGRATIONS: Record<string, Knex.Migration> = {
   '0001_cooks': first,
@@ -24,7 +25,8 @@ const MIGRATIONS: Record<string, Knex.Migration> = {
   '0006_service': sixth,
   '0007_services': seventh,
   '0008_held': eighth,
-  '0009_pieces': ninth
+  '0009_pieces': ninth,
+  '0010_devices': tenth
 }
 
 /** Migrations are imported, not searched for on disk, so that they also run when bundled. */

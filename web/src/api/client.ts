@@ -2,12 +2,14 @@
 import type { CookRecord, CookSummary, Outcome } from '#core/book/record'
 import type { CookEvent } from '#core/session/events'
 import type { NewCook } from '#core/book/cookSchema'
+import type { Claim, House } from '#core/formats/houseSchema'
 import type { PrintedSheet } from '#core/formats/sheetSchema'
 import type { Kit } from '#core/kit/kit'
 import type { Packet } from '#core/shop/larder'
 import type { Order } from '#core/shop/orderSlip'
 import type { ServiceEvent, ServiceRecord, ServiceSummary } from '#core/service/record'
 import type { UnitSystem } from '#core/quantity/units'
+import { shallowRef } from 'vue'
 
 /** The server answered, and refused. */
 export class RefusedError extends Error {
@@ -19,6 +21,9 @@ export class RefusedError extends Error {
     super(message)
   }
 }
+
+/** Whether the kitchen does not know this device, or not any more. */
+export const unpaired = shallowRef(false)
 
 /** Nobody answered. */
 export class UnreachableError extends Error {
@@ -42,6 +47,7 @@ async function ask<T>(method: string, path: string, body?: unknown): Promise<T> 
   if (response.status >= 502 && response.status <= 504) throw new UnreachableError('The server does not answer.')
   if (response.status === 204) return undefined as T
   const answer = (await response.json().catch(() => null)) as ({ detail?: string; title?: string } & T) | null
+  if (response.status === 401) unpaired.value = true
   if (!response.ok) throw new RefusedError(response.status, answer?.detail ?? answer?.title ?? `The server answered ${response.status}.`)
   return answer as T
 }
@@ -68,6 +74,12 @@ async function askPdf(path: string, body: unknown): Promise<Blob> {
 const servicePath = (id: string): string => `/services/${encodeURIComponent(id)}`
 
 export const api = {
+  house: (): Promise<House> => ask('GET', '/house'),
+  openHouse: (open: boolean): Promise<void> => ask('PUT', '/house/open', { open }),
+  setPasscode: (passcode: string | null): Promise<void> => ask('PUT', '/house/passcode', { passcode }),
+  invite: (): Promise<{ url: string; until: number }> => ask('POST', '/house/invitations', {}),
+  comeIn: (claim: Claim): Promise<{ name: string }> => ask('POST', '/house/devices', claim),
+  putOut: (device: string): Promise<void> => ask('DELETE', `/house/devices/${encodeURIComponent(device)}`),
   services: (skip: number): Promise<{ services: ServiceSummary[]; total: number }> => ask('GET', `/services?skip=${skip}`),
   service: (id: string): Promise<ServiceRecord> => ask('GET', servicePath(id)),
   cooksFor: (service: string): Promise<{ cooks: CookRecord[]; thrownAway: string[] }> => ask('GET', `${servicePath(service)}/cooks`),

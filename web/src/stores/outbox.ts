@@ -7,6 +7,8 @@ import { RefusedError } from '../api/client'
 import { kept } from './kept'
 
 const RETRY_MS = 3000
+/** Not known here yet, too slow, under a name it will not have again, too many: what is sent later may be taken. */
+const MAY_PASS: ReadonlySet<number> = new Set([401, 408, 421, 429])
 
 export interface Outbox<Letter> {
   readonly letters: Ref<readonly Letter[]>
@@ -66,7 +68,7 @@ export function outbox<Letter>(
       offline.value = false
       return true
     } catch (error) {
-      const forGood = error instanceof RefusedError && error.status < 500 && error.status !== 429
+      const forGood = error instanceof RefusedError && error.status < 500 && !MAY_PASS.has(error.status)
       if (forGood) {
         refused.value = error.message
         if (whenRefused === 'drop') drop()

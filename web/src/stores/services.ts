@@ -169,6 +169,13 @@ export const useServices = defineStore('services', () => {
     take(record, true)
     cook.hear(id, cooks, thrownAway)
   }
+  /** @returns whether one is being cooked, which then stands here */
+  async function openRunning(): Promise<boolean> {
+    const { services: all } = await api.services(0)
+    const running = all.find(s => s.underWay > 0)
+    if (running) await open(running.id)
+    return running !== undefined
+  }
   function startAnew(): void {
     clearTimeout(waiting)
     waiting = undefined
@@ -208,5 +215,5 @@ export const useServices = defineStore('services', () => {
     })
   }
 
-  return { name, offline, refused, letters, start, ask, open, startAnew, rename }
+  return { name, offline, refused, letters, start, ask, open, openRunning, startAnew, rename }
 })
