@@ -13,11 +13,12 @@ export class App {
   private process: ChildProcess | null = null
   private constructor(
     private readonly folder: string,
-    private readonly port: number
+    private readonly port: number,
+    private readonly lanPort: number
   ) {}
 
   static async start(demo = false): Promise<App> {
-    const app = new App(mkdtempSync(join(tmpdir(), 'macellaio-e2e-')), await freePort())
+    const app = new App(mkdtempSync(join(tmpdir(), 'macellaio-e2e-')), await freePort(), await freePort())
     const filled = process.env[DEMO_BOOK]
     if (demo && filled !== undefined) copyFileSync(filled, app.book)
     await app.serve(demo)
@@ -37,6 +38,9 @@ export class App {
       ...process.env,
       MACELLAIO_DB: this.book,
       MACELLAIO_PORT: String(this.port),
+      MACELLAIO_LAN_PORT: String(this.lanPort),
+      // As another device would find it, in whatever network this runs.
+      MACELLAIO_LAN_NAME: 'localhost',
       MACELLAIO_LOG: 'warn',
       MACELLAIO_DEMO: demo ? '1' : ''
     }

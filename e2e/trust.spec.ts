@@ -84,6 +84,7 @@ const PLACES = [
   '/fire/doneness',
   '/fire/kit',
   '/pass',
+  '/screens',
   '/stove',
   '/book',
   '/book/demo-strip-galley',

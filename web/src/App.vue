@@ -18,8 +18,10 @@ const cook = useCook()
 const route = useRoute()
 const Spoken = useSpeaker()
 const router = useRouter()
-watch(unpaired, is => {
-  if (is) void router.push('/pair')
+watch(unpaired, async is => {
+  await router.isReady()
+  // It is there already, with the code that it was shown.
+  if (is && route.name !== 'pair') void router.push('/pair')
 })
 /** Over the network it comes encrypted: in the clear it is the machine itself. */
 const here = location.protocol === 'http:'

@@ -9,7 +9,7 @@ import { HttpProblem } from '#server/problem'
 import { overTheNetwork } from './hosts'
 import type { Lan } from './lan'
 import type { HouseRepository } from './repository'
-import { hashOf, lockedBy, newToken, opens, same } from './secrets'
+import { hashOf, lockedBy, newCode, opens, same } from './secrets'
 
 const COOKIE = 'macellaio_device'
 const COOKIE_DAYS = 180
@@ -73,7 +73,7 @@ export function houseRoutes(house: HouseRepository, lan: Lan): Router {
   routes.post('/invitations', hereOnly, (_request, response) => {
     const [address] = lan.addresses()
     if (address === undefined) throw new HttpProblem(409, 'Shut', 'Open it for the kitchen’s other screens first.')
-    const secret = newToken()
+    const secret = newCode()
     const until = Date.now() + INVITED_MS
     invited = { hash: hashOf(secret), until }
     response.status(201).json({ url: `${address}/pair#${secret}`, until })
@@ -99,7 +99,7 @@ export function houseRoutes(house: HouseRepository, lan: Lan): Router {
       throw new HttpProblem(
         403,
         'Not let in',
-        secret === undefined ? 'That is not the passcode.' : 'That code is used up or too old. Have a new one shown.'
+        'That is neither the passcode nor a code that is shown now. A code is good once, for ten minutes.'
       )
     if (bySecret) invited = null
     const token = await house.pair(name, Date.now())

@@ -1,7 +1,10 @@
 /** Secrets of the house: tokens are kept as what is made of them, a passcode by scrypt, and compared without telling by the time it takes. */
-import { createHash, randomBytes, scrypt, timingSafeEqual } from 'node:crypto'
+import { createHash, randomBytes, randomInt, scrypt, timingSafeEqual } from 'node:crypto'
 
 export const newToken = (): string => randomBytes(32).toString('base64url')
+/** To be read off one screen and typed at another: nothing in it is taken for something else. 10 of 30 are 49 bits. */
+const LETTERS = '23456789ABCDEFGHJKMNPQRSTVWXYZ'
+export const newCode = (): string => Array.from({ length: 10 }, () => LETTERS[randomInt(LETTERS.length)]).join('')
 export const hashOf = (token: string): string => createHash('sha256').update(token).digest('base64url')
 
 export function same(a: string, b: string): boolean {

@@ -28,7 +28,8 @@ const passcode = ref('')
 const secret = computed(() => route.hash.slice(1))
 const form = useSchema(parseClaim, () => ({
   name: name.value,
-  ...(secret.value === '' ? { passcode: passcode.value } : { secret: secret.value })
+  // Typed, it may be either.
+  ...(secret.value === '' ? { secret: passcode.value.trim().toUpperCase(), passcode: passcode.value } : { secret: secret.value })
 }))
 onMounted(async () => {
   house.value = await api.house().catch(() => null)
@@ -63,14 +64,22 @@ async function comeIn(): Promise<void> {
     <main>
       <h1>This kitchen does not know this device yet</h1>
       <a-alert v-if="trouble" class="trouble" type="error" :message="trouble" role="alert" />
-      <p v-if="secret === '' && house && !house.passcode">
-        At the machine that Macellaio runs on, open “On the phone” and have a code shown. Scan it with this device.
+      <p v-if="secret !== ''">It was shown a code. Give it a name, and come in.</p>
+      <p v-else>
+        At the machine that Macellaio runs on, open “On the phone” and have a code shown{{
+          house?.passcode ? ', or type the passcode of this kitchen' : ''
+        }}.
       </p>
-      <a-form v-else class="in" layout="vertical" @submit="comeIn">
+      <a-form class="in" layout="vertical" @submit="comeIn">
         <a-form-item label="What this device is called" :html-for="`${id}-name`" v-bind="form.item('name')">
           <a-input :id="`${id}-name`" v-model:value="name" :maxlength="DEVICE_NAME_LENGTH" />
         </a-form-item>
-        <a-form-item v-if="secret === ''" label="The passcode" :html-for="`${id}-code`" v-bind="form.item('passcode')">
+        <a-form-item
+          v-if="secret === ''"
+          :label="house?.passcode ? 'The code, or the passcode' : 'The code'"
+          :html-for="`${id}-code`"
+          v-bind="form.item('passcode')"
+        >
           <a-input-password :id="`${id}-code`" v-model:value="passcode" autocomplete="current-password" />
         </a-form-item>
         <a-button type="primary" html-type="submit" :disabled="busy" block>Come in</a-button>
@@ -88,5 +97,8 @@ main {
 }
 .in {
   margin-top: 14px;
+}
+.in :deep(.ant-form-item) {
+  margin-bottom: 16px;
 }
 </style>

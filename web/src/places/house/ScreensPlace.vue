@@ -113,7 +113,7 @@ const when = (at: number): string => `${dayjs(at).format(dayWritten)}, ${dayjs(a
               <img :src="shown.drawing" alt="The code to scan" width="232" height="232" />
               <div>
                 <p>Scan it with the phone’s camera. It is good once, for ten minutes.</p>
-                <p class="quiet">Or type on the phone:</p>
+                <p class="quiet">Or type on the phone, as it stands here:</p>
                 <p class="url">{{ shown.url }}</p>
               </div>
             </div>
