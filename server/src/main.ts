@@ -10,6 +10,7 @@ import { InvalidInputError } from '#core/input/problem'
 import { fillWithDemo } from '../../demo/cooks'
 import { stockLarder } from '../../demo/larder'
 import { createApp } from './app'
+import { copyDaily } from './db/copies'
 import { openDatabase } from './db/database'
 import { lanOn } from './house/lan'
 import { HouseRepository } from './house/repository'
@@ -76,6 +77,15 @@ async function openTheLan(): Promise<void> {
     log.warn(`Other screens cannot reach it: ${plainly(error, { ...given, port: given.lanPort })}`)
   }
 }
+
+/** Once a day, also of a server that is never stopped. */
+const LOOK_MS = 3600_000
+function copyNow(): void {
+  if (given.db === ':memory:') return
+  copyDaily(given.db, new Date()).catch((error: unknown) => log.warn(`No copy of today: ${plainly(error, given)}`))
+}
+copyNow()
+setInterval(copyNow, LOOK_MS).unref()
 
 let stopping = false
 function stop(signal: string): void {

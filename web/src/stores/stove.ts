@@ -13,6 +13,7 @@ import { nextOf, togetherWith, type Due } from '#core/session/stream'
 import { IN_THE_PAN } from '#core/session/warmUp'
 import type { PassCall } from '#core/service/calls'
 import { useCaller } from '../ui/useCaller'
+import { ticker } from '../workers/ticker'
 import { useCook } from './cook'
 import { useForecast } from './forecast'
 import { useKit } from './kit'
@@ -39,7 +40,9 @@ export const useStove = defineStore('stove', () => {
   const kit = useKit()
   const units = useUnits()
   const now = ref(Date.now())
-  const clock = useIntervalFn(() => (now.value = Date.now()), TICK_MS, { immediate: false })
+  const tick = (): void => void (now.value = Date.now())
+  const clock = useIntervalFn(tick, TICK_MS, { immediate: false })
+  const outOfSight = ticker(tick)
 
   const forecasts = shallowReactive(new Map<string, CookForecast & { readonly scope: EffectScope }>())
   watch(
@@ -66,8 +69,13 @@ export const useStove = defineStore('stove', () => {
     () => cook.cooks.length > 0 || pass.begun,
     on => {
       now.value = Date.now()
-      if (on) clock.resume()
-      else clock.pause()
+      if (on) {
+        clock.resume()
+        outOfSight.start()
+      } else {
+        clock.pause()
+        outOfSight.stop()
+      }
     },
     { immediate: true, flush: 'sync' }
   )
