@@ -7,13 +7,15 @@ import { join } from 'node:path'
 import { ensurePackages, ROOT } from './setup.mjs'
 
 const demo = process.argv.includes('--demo')
+// Whatever else is said is the server's to understand.
+const flags = process.argv.slice(2).filter(flag => flag !== '--demo')
 await ensurePackages()
 for (const which of [[], ['--config', 'vite.server.config.ts']]) {
   const built = spawnSync('npx', ['vite', 'build', ...which, '--logLevel', 'warn'], { cwd: ROOT, stdio: 'inherit' })
   if (built.status !== 0) process.exit(built.status ?? 1)
 }
 
-const server = spawn(process.execPath, ['dist/server/main.js'], {
+const server = spawn(process.execPath, ['dist/server/main.js', ...flags], {
   cwd: ROOT,
   stdio: ['inherit', 'inherit', 'inherit', 'ipc'],
   env: {

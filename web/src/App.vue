@@ -147,6 +147,7 @@ nav a.here {
   color: var(--chalk);
 }
 .service nav a,
+.service .phone,
 .service .units {
   color: #a9aeaa;
 }
@@ -171,6 +172,11 @@ nav a.here {
     font-size: 20px;
   }
   .units.ant-btn {
+    min-height: 36px;
+  }
+  .phone {
+    display: inline-flex;
+    align-items: center;
     min-height: 36px;
   }
   nav {
