@@ -112,7 +112,7 @@ const SERVICE_MINUTES = 19 * 60 + 30
 /** Fills an empty Book; leaves one with anything in it alone. */
 export async function fillWithDemo(db: Knex, now = Date.now()): Promise<void> {
   const cooks = new CookRepository(db)
-  if ((await cooks.list('')).length > 0) return
+  if ((await cooks.list('')).cooks.length > 0) return
   for (const evening of EVENINGS) {
     const { targetC, method: by } = evening
     const request: PlanRequest = {

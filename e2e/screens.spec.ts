@@ -46,6 +46,8 @@ test('a phone comes in by the code that is shown, stands at the running cook, ke
   await expect(page.getByText('Turn 2 of ')).toBeVisible({ timeout: 10_000 })
 
   await app.kill()
+  // Sooner it would be the same turn, said twice.
+  await phone.waitForTimeout(2200)
   await phone.getByRole('button', { name: 'Turned' }).click()
   await expect(phone.getByText('Turn 3 of ')).toBeVisible()
   await app.serve()

@@ -117,10 +117,10 @@ test('axe finds nothing at any place, nor on a phone; made larger, nothing is lo
   for (const path of PLACES) {
     await page.setViewportSize({ width: 1280, height: 800 })
     await page.goto(`${app.url}${path}`)
-    await page.waitForTimeout(700)
+    await page.waitForTimeout(500)
     expect(await violations(page), path).toEqual([])
     await page.setViewportSize({ width: 390, height: 844 })
-    await page.waitForTimeout(300)
+    await page.waitForTimeout(200)
     expect(await violations(page), `${path} on a phone`).toEqual([])
     expect(await lost(page), `${path} on a phone`).toEqual([])
     for (const viewport of ENLARGED) {

@@ -4,7 +4,9 @@
  */
 import type { ErrorRequestHandler, RequestHandler } from 'express'
 import type { Logger } from 'pino'
+import { nanoid } from 'nanoid'
 import { InvalidInputError, type Problem } from '#core/input/problem'
+import { UnreadableError } from './db/readable'
 
 export class HttpProblem extends Error {
   override readonly name = 'HttpProblem'
@@ -29,7 +31,9 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
       return
     }
     const problem = problemOf(error)
-    if (problem.status >= 500) log.error({ err: error, path: request.path }, 'request failed')
+    // By which it is found in the log.
+    const id = problem.status >= 500 ? nanoid(10) : null
+    if (id !== null) log.error({ err: error, path: request.path, id }, 'request failed')
     response
       .status(problem.status)
       .type('application/problem+json')
@@ -39,6 +43,7 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
         status: problem.status,
         detail: problem.detail,
         instance: request.originalUrl,
+        ...(id === null ? {} : { id }),
         ...(problem.problems.length > 0 ? { problems: problem.problems } : {})
       })
   }
@@ -46,6 +51,7 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
 
 function problemOf(error: unknown): HttpProblem {
   if (error instanceof HttpProblem) return error
+  if (error instanceof UnreadableError) return new HttpProblem(500, 'Not readable', error.message)
   if (error instanceof InvalidInputError) return new HttpProblem(422, 'The input cannot be taken', error.message, error.problems)
   const { status, type } = (error ?? {}) as { status?: unknown; type?: unknown }
   if (typeof status === 'number' && status >= 400 && status < 500) {

@@ -336,3 +336,29 @@ describe('the kit', () => {
     expect(((await request(app).get('/api/kit')).body as { kit: { rings: unknown } }).kit.rings).toEqual(READY_KITS[1].kit.rings)
   })
 })
+
+describe('a row that cannot be read any more', () => {
+  it('hurts no other, is told with its name, and is kept', async () => {
+    const service = { id: 'dinner-broken', after: null, called: '' }
+    for (const id of ['cook-whole', 'cook-broken'])
+      await request(app)
+        .post('/api/cooks')
+        .send({ ...cook(id, `The ${id}`), service })
+        .expect(201)
+    await db('cooks').where({ id: 'cook-broken' }).update({ request: '{"piece":' })
+    const { body } = await request(app).get('/api/cooks').expect(200)
+    const { cooks, unreadable } = body as { cooks: { id: string }[]; unreadable: { title: string }[] }
+    expect(cooks.map(c => c.id)).toContain('cook-whole')
+    expect(unreadable).toMatchObject([{ id: 'cook-broken', title: 'The cook-broken' }])
+    const table = await request(app).get('/api/services/dinner-broken/cooks')
+    if (table.status === 200) expect((table.body as { cooks: unknown[] }).cooks).toHaveLength(1)
+    const one = await request(app).get('/api/cooks/cook-broken').expect(500)
+    expect(one.body).toMatchObject({
+      detail: expect.stringContaining('cannot be read any more') as string,
+      id: expect.any(String) as string
+    })
+    expect(await db('cooks').where({ id: 'cook-broken' }).first('request')).toEqual({ request: '{"piece":' })
+    await db('packets').insert({ id: 'packet-broken', since: 1, packet: 'shallots' })
+    await request(app).get('/api/packets').expect(200)
+  })
+})

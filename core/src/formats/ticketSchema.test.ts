@@ -1,7 +1,8 @@
 /** A ticket as a file: out and in the same, and what is wrong with another told by where. */
 import { describe, expect, it } from 'vitest'
 import type { Dish } from '#core/service/dish'
-import { ownDish } from '#core/service/ticket'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
+import { ownDish, type Ticket } from '#core/service/ticket'
 import { TICKET } from '#core/service/ticket.fixture'
 import { InvalidInputError } from '#core/input/problem'
 import { readTicket, writeTicket } from './ticketSchema'
@@ -12,6 +13,18 @@ const writeTicketLines = (): readonly { readonly dish?: Dish }[] => (writeTicket
 describe('a ticket', () => {
   it('goes out and comes in the same', () => {
     expect(readTicket(JSON.parse(JSON.stringify(writeTicket(TICKET))))).toEqual(TICKET)
+  })
+  it('with names of cooks and a piece as it was asked for, too', () => {
+    const [, own] = TICKET.lines
+    const beef = { ...own, request: FIRST_REQUEST }
+    const ticket = { ...TICKET, names: ['Ines', 'Per'], lines: [TICKET.lines[0], beef] }
+    expect(readTicket(JSON.parse(JSON.stringify(writeTicket(ticket as Ticket))))).toEqual(ticket)
+    const hot = { ...FIRST_REQUEST, target: { ...FIRST_REQUEST.target, coreC: 400 } }
+    expect(() => readTicket(writeTicket({ ...ticket, lines: [{ ...beef, request: hot }] } as Ticket))).toThrow('The request cannot be used')
+    expect(() => readTicket({ ...writeTicket(TICKET), lines: [{ id: 'a', recipe: 'mash', request: FIRST_REQUEST }] })).toThrow(
+      'Only a dish of beef'
+    )
+    expect(() => readTicket({ ...writeTicket(TICKET), names: ['a', 'b', 'c', 'd', 'e'] })).toThrow('At most 4 names')
   })
   it('of the first version is read as it was meant', () => {
     const before = (step: object): object => {

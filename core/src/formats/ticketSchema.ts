@@ -2,7 +2,7 @@
 import * as yup from 'yup'
 import { DISH_KINDS, TOOLS, type Dish } from '#core/service/dish'
 import { recipeById } from '#core/service/recipes'
-import { COOKS_LIMITS, DINERS_LIMITS, MOST_LINES, type Line, type Ticket } from '#core/service/ticket'
+import { COOKS_LIMITS, DINERS_LIMITS, MOST_LINES, NAME_LENGTH, type Line, type Ticket } from '#core/service/ticket'
 import { lineId, named, oneOf, within } from '#core/input/plainFields'
 import { parseRequest } from '#core/request/schema'
 import { readPlanCase } from './caseFile'
@@ -125,6 +125,7 @@ const shape = yup
       .test({ name: 'a real day', message: 'There is no such day or time.', test: isRealMoment }),
     diners: whole(DINERS_LIMITS),
     cooks: whole(COOKS_LIMITS),
+    names: yup.array(named(NAME_LENGTH)).optional().default(undefined).max(COOKS_LIMITS[1], `At most ${COOKS_LIMITS[1]} names.`),
     lines: yup
       .array(lineShape.required())
       .required('This is missing.')
@@ -140,8 +141,8 @@ const shape = yup
 
 /** @throws InvalidInputError */
 export function parseTicket(input: unknown): Ticket {
-  const { lines, ...rest } = validate(shape, input)
-  return { ...rest, lines: lines.map(asLine) }
+  const { lines, names, ...rest } = validate(shape, input)
+  return { ...rest, ...(names === undefined ? {} : { names }), lines: lines.map(asLine) }
 }
 function asLine({ plan, request, ...line }: yup.InferType<typeof lineShape>): Line {
   const asked = request !== undefined ? parseRequest(request) : plan !== undefined ? readPlanCase(plan).request : null

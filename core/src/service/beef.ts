@@ -109,6 +109,14 @@ export function beefDish(
   }
 }
 
+/** To several donenesses: at the heat from when the longest goes in, and off it one by one. */
+export function toSeveral(dish: Dish, donenesses: number): Dish {
+  const { pullC: _, ...rest } = dish
+  const last = dish.steps.reduce((found, s, i) => (s.tool === null ? found : i), -1)
+  const steps = dish.steps.map((s, i) => (i === last ? { ...s, then: 'The last one off: each comes off at its own' } : s))
+  return { ...rest, name: `${dish.name}, ${donenesses} donenesses`, steps }
+}
+
 /** One after the other at the same fire. */
 function inBatches(step: Step, batches: number, betweenS: number): Step {
   const seconds = batches * step.seconds + (batches - 1) * betweenS

@@ -20,16 +20,31 @@ export interface Ticket {
   readonly serveAt: string
   readonly diners: number
   readonly cooks: number
+  /** Who they are, as far as somebody has said. */
+  readonly names?: readonly string[]
   readonly lines: readonly Line[]
 }
 
 export const MOST_LINES = 12
 export const DINERS_LIMITS = [1, 40] as const
 export const COOKS_LIMITS = [1, 4] as const
+export const NAME_LENGTH = 30
 /** A dish of one's own may take from a minute to a day, s. */
 export const STEP_LIMITS_S = [60, 24 * 3600] as const
 
 const scalingOf = ({ diners }: Ticket, kit: Kit): Scaling => ({ diners, ringW: Math.max(0, ...kit.rings.map(r => r.powerW)) || 1 })
+
+/** Whose hands: by name where it was said. @param by from 0; null where they are nobody's in particular, or there is one cook only */
+export const whose = ({ cooks, names = [] }: Pick<Ticket, 'cooks' | 'names'>, by: number | null): string =>
+  cooks < 2 || by === null ? '' : names.at(by)?.trim() || `cook ${by + 1}`
+
+/** As they are typed: "Ines, Per". No more than can cook at once. */
+export const namesIn = (written: string): string[] =>
+  written
+    .split(/[,;]/)
+    .map(name => name.trim().slice(0, NAME_LENGTH))
+    .filter(name => name !== '')
+    .slice(0, COOKS_LIMITS[1])
 
 /** The pieces of beef that are planned for it, each as it is at the fire. */
 export const piecesOf = ({ lines }: Ticket): (DishLine & { readonly request: PlanRequest })[] =>

@@ -101,6 +101,8 @@ interface Set {
   readonly heldS?: number
   readonly rewarmS?: number
   readonly cover?: string
+  readonly pastryMm?: number
+  readonly basted?: boolean
 }
 
 const degreesIn =
@@ -129,7 +131,7 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
         advice: stayAdvice(here.phase, set, system)
       }
     case 'turned':
-      return { says: `Turn ${piece}`, done: 'Turned', advice: turnAdvice(progress.moves, marks) }
+      return { says: `Turn ${piece}`, done: 'Turned', advice: turnAdvice(progress.moves, marks, set) }
     case 'edged':
       return {
         says: `Stand ${piece} on the fat edge`,
@@ -228,6 +230,7 @@ function stayAdvice(stage: Phase, set: Set, system: UnitSystem): string {
   const hot = heatOf(stage, set, system)
   switch (stage) {
     case 'oven':
+      if (set.pastryMm !== undefined) return `On a hot tray, ${hot}. Look at it after 10 min: where it darkens already, lay foil over it.`
       return `${set.standing === 'pan floor' ? 'In its pan' : 'On a rack'}, ${hot}. Leave the probe in, its tip in the middle.`
     case 'bath':
       return `No air in the bag, all of it under water, ${hot}.`
@@ -244,14 +247,21 @@ function stayAdvice(stage: Phase, set: Set, system: UnitSystem): string {
 
 function moveAdvice(from: Phase, to: Phase, set: Set, system: UnitSystem): string {
   const wet = IN_A_BAG.has(from) || from === 'cool'
-  return to === 'sear' && wet ? 'Out of the bag and dried, all round: wet it boils before it browns.' : stayAdvice(to, set, system)
+  if (to === 'sear' && wet) return 'Out of the bag and dried, all round: wet it boils before it browns.'
+  const pepper = from === 'coals' && to === 'under the lid' ? ' Pepper it now, if you do: over the coals it would have burnt.' : ''
+  return `${stayAdvice(to, set, system)}${pepper}`
 }
 
-function turnAdvice(moves: number, marks: readonly Mark[]): string {
-  const { stage } = marks[Math.min(moves, marks.length - 1)]
+/** Turned no oftener than that, a piece lies long enough for the bars to draw on it. */
+const TURNS_WITH_MARKS = 3
+
+function turnAdvice(moves: number, marks: readonly Mark[], { basted }: Set): string {
+  const { stage, phase } = marks[Math.min(moves, marks.length - 1)]
   const before = marks.slice(0, moves + 1).filter(m => m.stage === stage).length
   const turns = marks.filter(m => m.stage === stage).length - 1
-  return `Turn ${before} of ${turns}. If it sticks it is not ready.`
+  const butter = basted === true && phase === 'sear' ? ' Then butter over it with the spoon, as it foams.' : ''
+  const drawn = phase === 'coals' && turns <= TURNS_WITH_MARKS ? ' For crossed marks, a quarter turn half-way through each side.' : ''
+  return `Turn ${before} of ${turns}. If it sticks it is not ready.${butter}${drawn}`
 }
 
 function topUp(moves: number, marks: readonly Mark[], set: Set): Call {

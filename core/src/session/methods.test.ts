@@ -22,8 +22,17 @@ interface Called {
   readonly at: number
 }
 
-/** A cook who does at once what is called, when it is due. */
+const walked = new Map<string, Called[]>()
+/** A cook who does at once what is called, when it is due; the same walk is walked once. */
 function walk(kind: MethodKind, settings: Settings = {}): Called[] {
+  const key = JSON.stringify([kind, settings])
+  const before = walked.get(key)
+  if (before) return before
+  const called = walkAnew(kind, settings)
+  walked.set(key, called)
+  return called
+}
+function walkAnew(kind: MethodKind, settings: Settings): Called[] {
   const { method, setup, plan, request } = planned(asked(kind, settings))
   const events: CookEvent[] = []
   const called: Called[] = []
@@ -113,6 +122,10 @@ describe('what else is said', () => {
     const water = walk('sear then bath')
     expect(water.find(c => c.does === 'pulled')!.advice).toMatch(/^By the clock/)
     expect(walk('bath then sear').find(c => c.does === 'moved')!.advice).toMatch(/dried/)
+    expect(plain(walk('in pastry').find(c => c.does === 'laid')!.advice)).toMatch(/Look at it after 10 min: where it darkens/)
+    expect(walk('two-zone grill', { order: 'direct first' }).find(c => c.does === 'moved')!.advice).toMatch(/Pepper it now/)
+    expect(walk('pan sear', { basted: true }).find(c => c.does === 'turned')!.advice).toMatch(/butter over it/)
+    expect(walk('pan sear').find(c => c.does === 'turned')!.advice).not.toMatch(/butter/)
   })
 
   it('what follows is said once: not the move that is called already', () => {

@@ -37,6 +37,25 @@ describe('the checklist', () => {
     expect(afterwards({ ...USUAL_PREPARATION, salt: 'after' }).join()).toMatch(/Salt the cut faces/)
   })
 
+  it('a wrapped fillet is seared cold and wrapped before it goes in, each in its turn; what dries and salts it comes before the sear', () => {
+    const fillet = cutById('fillet')!
+    const tasks = checklistFor(USUAL_PREPARATION, fillet, { ...FIRST_REQUEST.piece, cutId: 'fillet', form: 'roast' }, 'in pastry')
+    const ids = tasks.map(t => t.id)
+    expect(ids.filter(id => ['seal', 'rack', 'paste', 'wrap', 'wash'].includes(id))).toEqual(['seal', 'rack', 'paste', 'wrap', 'wash'])
+    expect(ids.at(-1)).toBe('wash')
+    for (const id of ['pat', 'oil', 'salt']) expect(ids.indexOf(id)).toBeLessThan(ids.indexOf('seal'))
+  })
+
+  it.each(['bath then sear', 'short hot bath', 'pot'] as const)('for a %s it is bagged, last of all', kind => {
+    expect(
+      checklistFor(USUAL_PREPARATION, strip, FIRST_REQUEST.piece, kind)
+        .map(t => t.id)
+        .indexOf('bag')
+    ).toBe(checklistFor(USUAL_PREPARATION, strip, FIRST_REQUEST.piece).length)
+    // Seared first, it is bagged when it has been.
+    expect(checklistFor(USUAL_PREPARATION, strip, FIRST_REQUEST.piece, 'sear then bath').some(t => t.id === 'bag')).toBe(false)
+  })
+
   it('nothing is patted off that has just been dusted on', () => {
     const tasks = checklistFor({ ...USUAL_PREPARATION, surface: 'starched', salt: '40 min before' }, strip, FIRST_REQUEST.piece)
     const dusted = tasks.findIndex(t => t.id === 'starch')

@@ -1,6 +1,7 @@
 /** Getting a piece ready, as a checklist dated back from the moment it goes in, each task with its reason. */
 import type { Cut } from '#core/meat/cut'
 import type { Piece } from '#core/meat/piece'
+import type { MethodKind } from '#core/method/methods'
 import type { Preparation } from '#core/plan/preparation'
 
 export interface Task {
@@ -14,10 +15,66 @@ export interface Task {
 const MINUTE = 60
 const HOUR = 3600
 
+const BAGGED: Task = {
+  id: 'bag',
+  before: 10 * MINUTE,
+  text: 'Bag it in one layer, press the air out and seal it',
+  because: 'Air keeps the heat from it, and makes the bag float.'
+}
+
+/** What a method asks for by itself before the piece goes in; common practice, no source. */
+const OWN: Partial<Record<MethodKind, readonly Task[]>> = {
+  'in pastry': [
+    {
+      id: 'seal',
+      before: 90 * MINUTE,
+      text: 'Sear it on all sides and both ends in a very hot pan',
+      because: 'Colour and taste now: inside the pastry nothing browns.'
+    },
+    {
+      id: 'rack',
+      before: 80 * MINUTE,
+      text: 'Cool it on a rack, then in the fridge until it is cold',
+      because: 'Warm, it would melt the pastry and go on cooking; from a rack the drops run off.'
+    },
+    {
+      id: 'paste',
+      before: 45 * MINUTE,
+      text: 'Spread the mushroom paste, cooked dry and cold, and roll the fillet in it',
+      because: 'Wet paste soaks the pastry.'
+    },
+    {
+      id: 'wrap',
+      before: 35 * MINUTE,
+      text: 'Wrap it in cold pastry, the seam below, and chill it',
+      because: 'Cold pastry keeps its shape and its layers.'
+    },
+    {
+      id: 'wash',
+      before: 5 * MINUTE,
+      text: 'Brush it with egg and score it lightly',
+      because: 'Egg browns and shines; brushed on early it soaks in.'
+    }
+  ],
+  'bath then sear': [BAGGED],
+  'short hot bath': [BAGGED],
+  pot: [BAGGED]
+}
+/** So long before it goes in it has to be ready: to be seared ahead, or shut up in its bag, s. */
+const READY_BEFORE: Partial<Record<MethodKind, number>> = {
+  'in pastry': 90 * MINUTE,
+  'bath then sear': 10 * MINUTE,
+  'short hot bath': 10 * MINUTE,
+  pot: 10 * MINUTE
+}
+
 /** First things first. */
-export function checklistFor(preparation: Preparation, cut: Cut, piece: Piece): Task[] {
-  const tasks: Task[] = []
-  const add = (id: string, before: number, text: string, because: string): void => void tasks.push({ id, before, text, because })
+export function checklistFor(preparation: Preparation, cut: Cut, piece: Piece, kind: MethodKind = 'pan sear'): Task[] {
+  const own = OWN[kind] ?? []
+  const tasks: Task[] = [...own]
+  const ready = READY_BEFORE[kind] ?? 0
+  const add = (id: string, before: number, text: string, because: string): void =>
+    void tasks.push({ id, before: before + ready, text, because })
   const { surface, salt, pepper, oil, outMin, knife, tie } = preparation
   const dayAhead = surface === 'aired' || salt === 'the day before'
   const knifeAt = dayAhead ? 24 * HOUR + 10 * MINUTE : (outMin + 50) * MINUTE

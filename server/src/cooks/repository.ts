@@ -4,7 +4,9 @@
  */
 import { foundBy } from '#core/book/foundBy'
 import { WordSearch } from '#core/input/wordSearch'
+import { group } from 'd3-array'
 import type { Knex } from 'knex'
+import { readableOf, UnreadableError } from '#server/db/readable'
 import type { CookEvent } from '#core/session/events'
 import type { InService } from '#core/session/inService'
 import { summaryOf, type CookRecord, type CookSummary, type Outcome } from '#core/book/record'
@@ -135,10 +137,12 @@ export class CookRepository {
   }
 
   /** @param search by what a cook can be found, misspelt or not; the best first, or without any the newest */
-  async list(search: string): Promise<CookSummary[]> {
+  async list(search: string): Promise<{ cooks: CookSummary[]; unreadable: Unreadable[] }> {
     const rows = await this.db<CookRow>('cooks').whereNull('removed_at').orderBy('created_at', 'desc').limit(500)
-    const cooks = (await withEvents(this.db, rows)).map(summaryOf)
-    return search.trim() === '' ? cooks : new WordSearch(cooks.map(foundBy)).find(search).map(i => cooks[i])
+    const eventsOf = await eventsBy(this.db, rows)
+    const { read: all, unreadable } = readableOf(rows, row => summaryOf(recordOf(row, eventsOf(row.id))))
+    const cooks = search.trim() === '' ? all : new WordSearch(all.map(foundBy)).find(search).map(i => all[i])
+    return { cooks, unreadable: unreadable.map(({ id, title, created_at }) => ({ id, title, createdAt: created_at })) }
   }
 
   /** The newest finished cooks in which something was read, whole. @param most so many */
@@ -152,26 +156,39 @@ export class CookRepository {
   }
 }
 
-/** A cook with its events, as it is in the Book. */
-const withEvents = async (db: Knex, rows: readonly CookRow[]): Promise<CookRecord[]> => {
+/** A row that is kept and cannot be read. */
+export interface Unreadable {
+  readonly id: string
+  readonly title: string
+  /** Epoch ms. */
+  readonly createdAt: number
+}
+
+async function eventsBy(db: Knex, rows: readonly CookRow[]): Promise<(cookId: string) => EventRow[]> {
   const events = await db<EventRow & { cook_id: string }>('cook_events')
     .whereIn(
       'cook_id',
       rows.map(r => r.id)
     )
     .orderBy('sequence')
-  return rows.map(row =>
-    recordOf(
-      row,
-      events.filter(e => e.cook_id === row.id)
-    )
-  )
+  const found = group(events, e => e.cook_id)
+  return id => found.get(id) ?? []
+}
+/** Cooks with their events, as they are in the Book; what cannot be read is left out. */
+async function withEvents(db: Knex, rows: readonly CookRow[]): Promise<CookRecord[]> {
+  const eventsOf = await eventsBy(db, rows)
+  return readableOf(rows, row => recordOf(row, eventsOf(row.id))).read
 }
 
 async function load(db: Knex, cookId: string): Promise<CookRecord | null> {
   const row = await db<CookRow>('cooks').where({ id: cookId }).first()
   if (!row) return null
-  return recordOf(row, await db<EventRow & { cook_id: string }>('cook_events').where('cook_id', cookId).orderBy('sequence'))
+  const events = await db<EventRow & { cook_id: string }>('cook_events').where('cook_id', cookId).orderBy('sequence')
+  try {
+    return recordOf(row, events)
+  } catch {
+    throw new UnreadableError(`“${row.title}” cannot be read any more. It is kept as it is; a copy of an earlier day may have it whole.`)
+  }
 }
 
 function recordOf(row: CookRow, events: readonly EventRow[]): CookRecord {

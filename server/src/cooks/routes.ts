@@ -14,9 +14,11 @@ export function cookRoutes(cooks: CookRepository, changes: Changes): Router {
 
   routes.get('/', async (request, response) => {
     const { search, service } = request.query
-    const found =
-      typeof service === 'string' ? cooks.ofService(service) : cooks.list(typeof search === 'string' ? search.slice(0, 200) : '')
-    response.json({ cooks: await found })
+    response.json(
+      typeof service === 'string'
+        ? { cooks: await cooks.ofService(service), unreadable: [] }
+        : await cooks.list(typeof search === 'string' ? search.slice(0, 200) : '')
+    )
   })
 
   routes.post('/', async (request, response) => {

@@ -32,7 +32,7 @@ describe('a Book from before every method had one request', () => {
   it('is opened, its cooks are there with their events and notes, by the same method and settings', async () => {
     const db = await openDatabase(before('before.sqlite'))
     const cooks = new CookRepository(db)
-    const all = await cooks.list('')
+    const { cooks: all } = await cooks.list('')
     expect(all.map(c => c.id).sort()).toEqual(['cook-grill', 'cook-oven', 'cook-own-scale', 'cook-pan-edge', 'cook-pot'])
     const find = async (id: string): Promise<CookRecord> => (await cooks.find(id))!
     const edge = await find('cook-pan-edge')
@@ -62,7 +62,7 @@ describe('a Book from before every method had one request', () => {
   it('every cook of it can be gone on with: its request is one, and its forecast is of numbers', async () => {
     const db = await openDatabase(before('on.sqlite'))
     const cooks = new CookRepository(db)
-    for (const { id } of await cooks.list('')) {
+    for (const { id } of (await cooks.list('')).cooks) {
       const { request, events, planned: was } = (await cooks.find(id))!
       expect(parseRequest(JSON.parse(JSON.stringify(request)))).toEqual(request)
       const { laidAt, readings } = progressOf(events)

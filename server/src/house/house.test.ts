@@ -15,6 +15,8 @@ let db: Knex
 let app: Express
 let lan: Lan
 let port: number
+/** One certificate does for all of them: a key takes a second to be made. */
+let certificate: string | null = null
 
 const freePort = (): Promise<number> =>
   new Promise(found => {
@@ -27,9 +29,12 @@ const freePort = (): Promise<number> =>
 beforeEach(async () => {
   db = await openDatabase(':memory:')
   port = await freePort()
-  lan = lanOn(port, new HouseRepository(db), () => app, '127.0.0.1')
+  const house = new HouseRepository(db)
+  await house.keep('certificate', certificate)
+  lan = lanOn(port, house, () => app, '127.0.0.1')
   app = createApp({ db, log: pino({ level: 'silent' }), pages: null, lan, requestsAMinute: 60 })
   await lan.open()
+  certificate = await house.kept('certificate')
 })
 afterEach(async () => {
   await lan.shut()

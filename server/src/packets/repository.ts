@@ -1,6 +1,7 @@
 /** What is in the fridge and the freezer. A packet sent again replaces itself; a removed one can be put back. */
 import type { Knex } from 'knex'
 import type { Packet } from '#core/shop/larder'
+import { readableOf } from '#server/db/readable'
 
 interface PacketRow {
   id: string
@@ -14,7 +15,7 @@ export class PacketRepository {
 
   async list(): Promise<Packet[]> {
     const rows = await this.db<PacketRow>('packets').whereNull('removed_at').orderBy('since').limit(1000)
-    return rows.map(r => JSON.parse(r.packet) as Packet)
+    return readableOf(rows, r => JSON.parse(r.packet) as Packet).read
   }
 
   /** Whether there ever was one. */

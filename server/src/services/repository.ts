@@ -1,5 +1,6 @@
 /** Services and what was said of them. Every write is one transaction, and may come twice. */
 import type { Knex } from 'knex'
+import { readableOf } from '#server/db/readable'
 import { serviceOf, summaryOf, type ServiceEvent, type ServiceRecord, type ServiceSummary } from '#core/service/record'
 
 interface ServiceRow {
@@ -51,7 +52,7 @@ export class ServiceRepository {
     const rows = (await standing().orderBy('serve_at', 'desc').orderBy('id').offset(skip).limit(most)) as ServiceRow[]
     const lit = await this.litFor(rows.map(r => r.id))
     const [{ total }] = (await standing().count({ total: 'id' })) as unknown as [{ total: number }]
-    const services = rows.map(({ id, summary }) => {
+    const { read: services } = readableOf(rows, ({ id, summary }) => {
       const [cooks, underWay] = lit.get(id) ?? [0, 0]
       return { ...(JSON.parse(summary) as ServiceSummary), cooks, underWay }
     })
@@ -84,5 +85,5 @@ export class ServiceRepository {
 
 const eventsOf = async (db: Knex, id: string): Promise<ServiceEvent[]> => {
   const rows = await db<EventRow>('service_events').where({ service_id: id }).orderBy('sequence').select('said')
-  return rows.map(r => JSON.parse(r.said) as ServiceEvent)
+  return readableOf(rows, r => JSON.parse(r.said) as ServiceEvent).read
 }

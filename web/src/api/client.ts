@@ -96,7 +96,8 @@ export const api = {
   putKit: (kit: Kit): Promise<{ kit: Kit }> => ask('PUT', '/kit', kit),
   sheetPdf: (sheet: PrintedSheet): Promise<Blob> => askPdf('/print/call-sheet', sheet),
   orderPdf: (order: Order, units: UnitSystem): Promise<Blob> => askPdf('/print/order-slip', { order, units }),
-  cooks: (search: string): Promise<{ cooks: CookSummary[] }> => ask('GET', `/cooks?search=${encodeURIComponent(search)}`),
+  cooks: (search: string): Promise<{ cooks: CookSummary[]; unreadable?: readonly { id: string; title: string; createdAt: number }[] }> =>
+    ask('GET', `/cooks?search=${encodeURIComponent(search)}`),
   cooksOf: (service: string): Promise<{ cooks: CookSummary[] }> => ask('GET', `/cooks?service=${encodeURIComponent(service)}`),
   rename: (id: string, title: string): Promise<CookRecord> => ask('PUT', `${cookPath(id)}/title`, { title }),
   readCooks: (): Promise<{ cooks: CookRecord[] }> => ask('GET', '/cooks/read'),

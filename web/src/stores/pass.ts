@@ -9,8 +9,9 @@ import { InvalidInputError } from '#core/input/problem'
 import { cutById } from '#core/meat/cuts'
 import { piecesName } from '#core/meat/piece'
 import type { Plan } from '#core/plan/plan'
+import { capital } from '#core/quantity/format'
 import type { PlanRequest } from '#core/request/request'
-import { beefDish } from '#core/service/beef'
+import { beefDish, toSeveral } from '#core/service/beef'
 import type { Dish, Kitchen } from '#core/service/dish'
 import type { Service } from '#core/service/schedule'
 import { callsOf, type PassCall } from '#core/service/calls'
@@ -18,7 +19,7 @@ import type { ServiceRecord } from '#core/service/record'
 import { byPan, mayShare } from '#core/service/onePan'
 import { recipeById } from '#core/service/recipes'
 import { asKept, keptThrough, type Kept } from '#core/service/underWay'
-import { dishesOf, kitchenOf, MOST_LINES, piecesOf, type DishLine, type Ticket } from '#core/service/ticket'
+import { dishesOf, kitchenOf, MOST_LINES, piecesOf, whose, type DishLine, type Ticket } from '#core/service/ticket'
 import { Queue } from '../workers/queue'
 import { useCook } from './cook'
 import { useDinner } from './dinner'
@@ -138,6 +139,8 @@ export const usePass = defineStore('pass', () => {
     return line && 'recipe' in line ? (recipeById(line.recipe)?.caution ?? '') : ''
   }
   const nameOf = ({ dishId }: PassCall): string => dishes.value.find(d => d.id === dishId)?.name ?? ''
+  /** "Potatoes, roasted; Ines" */
+  const ofWhom = (call: PassCall): string => [nameOf(call), capital(whose(ticket.value, call.by))].filter(Boolean).join('; ')
 
   const queue = new Queue<ServeQuestion, Service>({
     ask: (remote, { dishes: what, kitchen: where }) => remote.serve(what, where) as Promise<Service>,
@@ -231,10 +234,12 @@ export const usePass = defineStore('pass', () => {
     const inOne = new Set(all.find(pan => pan.some(p => p.id === draft.pieceId))?.map(p => p.id))
     return others.map(p => ({ ...p, shares: inOne.has(p.id) }))
   })
-  function beefLine(request: PlanRequest, plan: Plan): DishLine {
+  /** @param donenesses where it is cooked to several, all carved at once; the plan is that of the longest then */
+  function beefLine(request: PlanRequest, plan: Plan, donenesses = 1): DishLine {
     const cut = cutById(request.piece.cutId)
     const name = `${cut ? piecesName(request.piece, cut) : 'Beef'}, ${request.method.kind}`
-    return { id: draft.pieceId, dish: beefDish('beef', name, request, plan, ticket.value.diners, preparation.tasks), request }
+    const dish = beefDish('beef', name, request, plan, ticket.value.diners, preparation.tasks)
+    return { id: draft.pieceId, dish: donenesses > 1 ? toSeveral(dish, donenesses) : dish, request }
   }
   /**
    * The piece at the fire is put on the ticket, where it is not on it yet: what is changed at the fire from then on, is.
@@ -251,10 +256,10 @@ export const usePass = defineStore('pass', () => {
     return wrong
   }
   /** The piece at the fire was changed there: so it is on the ticket, where it stands on it. */
-  function follow(request: PlanRequest, plan: Plan): void {
+  function follow(request: PlanRequest, plan: Plan, donenesses = 1): void {
     const there = atTheFire.value
     if (!there) return
-    const line = beefLine(request, plan)
+    const line = beefLine(request, plan, donenesses)
     if (canonical(line) === canonical(there)) return
     ticket.value = { ...ticket.value, lines: ticket.value.lines.map(l => (l.id === line.id ? line : l)) }
   }
@@ -283,6 +288,7 @@ export const usePass = defineStore('pass', () => {
     begun,
     servedAt,
     nameOf,
+    ofWhom,
     cautionOf,
     atTheStove,
     pieces,

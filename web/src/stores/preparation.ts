@@ -68,7 +68,7 @@ export const usePreparation = defineStore('preparation', () => {
     { immediate: true }
   )
 
-  const tasks = computed(() => checklistFor(preparation.value, draft.cut, draft.request.piece))
+  const tasks = computed(() => checklistFor(preparation.value, draft.cut, draft.request.piece, draft.request.method.kind))
 
   function change(part: Partial<Preparation>): void {
     preparation.value = { ...preparation.value, ...part }

@@ -114,7 +114,7 @@ export const useStove = defineStore('stove', () => {
     const next = pass.nextCall
     if (!next || !pass.begun) return []
     const due = pass.servedAt + next.at * 1000
-    return [{ id: DISH, does: 'dish', due, fire: null, of: pass.nameOf(next), says: next.text, cook: null, dish: next }]
+    return [{ id: DISH, does: 'dish', due, fire: null, of: pass.ofWhom(next), says: next.text, cook: null, dish: next }]
   })
   const stream = computed(() => [...ofPieces.value, ...ofDishes.value])
 

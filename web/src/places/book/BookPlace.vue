@@ -5,7 +5,7 @@ import NothingHere from '../../ui/NothingHere.vue'
 import { Button as AButton, Input as AInput, Skeleton as ASkeleton, Table as ATable } from 'ant-design-vue'
 import { useDebounceFn } from '@vueuse/core'
 import dayjs from 'dayjs'
-import { onMounted, onUpdated, ref, useTemplateRef } from 'vue'
+import { onMounted, onUpdated, ref, shallowRef, useTemplateRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import type { CookSummary } from '#core/book/record'
 import type { CookState } from '#core/session/progress'
@@ -22,12 +22,15 @@ const cooks = ref<readonly CookSummary[] | null>(null)
 const trouble = ref<string | null>(null)
 let asked = 0
 
+/** Kept, and not to be read any more. */
+const unreadable = shallowRef<readonly { readonly id: string; readonly title: string; readonly createdAt: number }[]>([])
 async function load(): Promise<void> {
   const mine = ++asked
   try {
     const found = await api.cooks(search.value)
     if (mine !== asked) return
     cooks.value = found.cooks
+    unreadable.value = found.unreadable ?? []
     trouble.value = null
   } catch (error) {
     if (mine === asked) trouble.value = error instanceof Error ? error.message : String(error)
@@ -124,6 +127,11 @@ const ofColumn = (key: unknown): Column | undefined => COLUMNS.find(c => c.key =
         @update:value="later"
       />
     </div>
+    <p v-if="unreadable.length > 0" class="trouble" role="alert">
+      {{ new Intl.ListFormat('en').format(unreadable.map(u => `“${u.title}”`)) }} cannot be read any more. What is there of
+      {{ unreadable.length === 1 ? 'it' : 'them' }} is kept; a copy of an earlier day may have
+      {{ unreadable.length === 1 ? 'it' : 'them' }} whole.
+    </p>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }} <a-button @click="load">Try again</a-button></p>
     <a-skeleton v-else-if="cooks === null" active :title="false" :paragraph="{ rows: 6 }" aria-label="Opening the book" role="status" />
     <nothing-here v-else-if="cooks.length === 0" role="status">

@@ -22,6 +22,7 @@ import { api } from '../../api/client'
 import { useDraft } from '../../stores/draft'
 import type { PlanResult } from '../../stores/plan'
 import { usePass } from '../../stores/pass'
+import { usePieces } from '../../stores/pieces'
 import { useUnits } from '../../stores/units'
 import { tell } from '../../ui/tell'
 import { saveFile } from '../../ui/saveFile'
@@ -43,6 +44,7 @@ const props = defineProps<{
 const draft = useDraft()
 const units = useUnits()
 const pass = usePass()
+const pieces = usePieces()
 const router = useRouter()
 const target = computed(() => shownText(showTemperature(draft.request.target.coreC, units.system)))
 const kind = computed(() => draft.request.method.kind)
@@ -104,7 +106,7 @@ function inWords(): string {
 const fileName = computed(() => `${draft.cut.id}-${kind.value.replace(/ /g, '-')}`)
 function toThePass(): void {
   if (!props.of) return
-  const wrong = pass.putBeef(props.of.request, props.of.plan)
+  const wrong = pieces.putOn(props.of)
   if (wrong) {
     out.value = wrong
     return

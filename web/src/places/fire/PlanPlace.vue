@@ -25,6 +25,7 @@ import { useDraft } from '../../stores/draft'
 import { useKit } from '../../stores/kit'
 import { useDinner } from '../../stores/dinner'
 import { usePass } from '../../stores/pass'
+import { usePieces } from '../../stores/pieces'
 import { usePlan, type PlanResult } from '../../stores/plan'
 import { useTable, type Lit } from '../../stores/table'
 import { useUnits } from '../../stores/units'
@@ -55,6 +56,7 @@ const onProbe = useOnProbe()
 const units = useUnits()
 const kit = useKit()
 const pass = usePass()
+const pieces = usePieces()
 const dinner = useDinner()
 const table = useTable()
 const router = useRouter()
@@ -104,7 +106,7 @@ const bagged = computed(() => plan.shown?.plan.phases.some(p => p.phase === 'bat
 const toItsMethod = (): void => void router.replace(methodPath(draft.request.method.kind))
 // The yes that was said here holds for the ticket too.
 watch(agreed, yes => {
-  if (yes && plan.current) pass.follow(plan.current.request, plan.current.plan)
+  if (yes && plan.current) pieces.follow(plan.current)
 })
 
 /** Others on the ticket that go in the same pan with it, and are not lit yet. */

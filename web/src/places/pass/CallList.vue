@@ -13,7 +13,8 @@ const props = defineProps<{
   done: readonly string[]
   /** s before serving. */
   now: number
-  cooks: number
+  /** Whose hands a call is for; empty where that says nothing. */
+  whose: (by: number | null) => string
   stale: boolean
   /** Dishes that are called at the stove. */
   atTheStove: readonly string[]
@@ -30,6 +31,7 @@ const rows = computed(() => {
   return props.calls.map(c => ({
     ...c,
     time: timeOf(c.at),
+    by: props.whose(c.by),
     dish: c.dishId === null ? '' : (props.names.get(c.dishId) ?? ''),
     ticked: props.done.includes(c.id),
     next: c === open,
@@ -48,7 +50,7 @@ const rows = computed(() => {
         <span>
           <span class="what">{{ r.text }}</span>
           <span class="dish"
-            >{{ r.dish }}<template v-if="cooks > 1 && r.by !== null">{{ r.dish ? ', ' : '' }}cook&nbsp;{{ r.by + 1 }}</template
+            >{{ r.dish }}<template v-if="r.by">{{ r.dish ? ', ' : '' }}{{ r.by }}</template
             ><template v-if="r.atTheStove">{{ r.dish ? ': ' : '' }}called at the stove</template
             ><template v-if="r.overdue">{{ r.dish ? ': ' : '' }}overdue</template></span
           >

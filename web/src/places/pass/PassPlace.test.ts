@@ -80,6 +80,20 @@ describe('the pass', () => {
     }
   })
 
+  it('with two cooks each call goes to one, by name once that is said; more names than cooks are more cooks', async () => {
+    const page = await opened()
+    expect(calls(page).some(c => /cook [12]/.test(c))).toBe(true)
+    await type(field(page, 'By name'), 'Ines , , Per')
+    await field(page, 'By name').dispatchEvent(new Event('blur'))
+    await laid()
+    expect(usePass().ticket.names).toEqual(['Ines', 'Per'])
+    expect(calls(page).some(c => /cook [12]/.test(c))).toBe(false)
+    expect(calls(page).some(c => /Ines|Per/.test(c))).toBe(true)
+    await type(field(page, 'By name'), 'Ines, Per, Quin')
+    await field(page, 'By name').dispatchEvent(new Event('blur'))
+    expect(usePass().ticket.cooks).toBe(3)
+  })
+
   it('a side is put on, taken off, and the taking off taken back', async () => {
     const page = await opened()
     const side = RECIPES.find(r => r.id === 'broccoli')!

@@ -6,14 +6,20 @@ import FileField from '../../ui/FileField.vue'
 import OnSlate from '../../ui/OnSlate.vue'
 import { useNow } from '@vueuse/core'
 import dayjs from 'dayjs'
-import { computed, onMounted, onUnmounted, ref } from 'vue'
+import { computed, onMounted, onUnmounted, ref, useId, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import NothingHere from '../../ui/NothingHere.vue'
 import { tell } from '../../ui/tell'
-import { Button as AButton, Collapse as ACollapse, CollapsePanel as ACollapsePanel } from 'ant-design-vue'
+import {
+  Button as AButton,
+  Collapse as ACollapse,
+  CollapsePanel as ACollapsePanel,
+  FormItem as AFormItem,
+  Input as AInput
+} from 'ant-design-vue'
 import type { PlanAnswer } from '#core/usecase/plan'
 import { readTicket, writeTicket } from '#core/formats/ticketSchema'
-import { COOKS_LIMITS, DINERS_LIMITS } from '#core/service/ticket'
+import { COOKS_LIMITS, DINERS_LIMITS, namesIn, whose } from '#core/service/ticket'
 import { showDuration, shownText } from '#core/quantity/format'
 import { missedTarget } from '#core/words/caveats'
 import { dangersOf } from '#core/safety/dangers'
@@ -34,6 +40,7 @@ import ConflictLines from './ConflictLines.vue'
 import ServicesDrawer from './ServicesDrawer.vue'
 import TicketList from './TicketList.vue'
 
+const id = useId()
 const pass = usePass()
 const router = useRouter()
 const draft = useDraft()
@@ -103,6 +110,17 @@ const serveAt = computed({
 function later(minutes: number): void {
   serveAt.value = serve.value.add(minutes, 'minute').format(MOMENT)
 }
+/** Calls go to each by name. */
+const typedNames = ref((pass.ticket.names ?? []).join(', '))
+watch(
+  () => pass.ticket.names,
+  names => (typedNames.value = (names ?? []).join(', '))
+)
+function nameThem(): void {
+  const found = namesIn(typedNames.value)
+  said.value = pass.change({ names: found, cooks: Math.max(pass.ticket.cooks, found.length) }) ?? ''
+  typedNames.value = found.join(', ')
+}
 const dateless = computed(() => !serve.value.isValid())
 const headline = computed(() => {
   const { diners } = pass.ticket
@@ -123,7 +141,8 @@ async function asCalendar(): Promise<void> {
   const calendar = ical({ name: `On the table at ${serve.value.format(timeWritten)}` })
   for (const c of calls.value) {
     const at = serve.value.add(c.at, 'second')
-    const dish = c.dishId === null ? '' : `${names.value.get(c.dishId) ?? ''}: `
+    const of = pass.ofWhom(c)
+    const dish = of === '' ? '' : `${of}: `
     calendar.createEvent({ start: at.toDate(), end: at.add(1, 'minute').toDate(), summary: `${dish}${c.text}` })
   }
   saveFile(new Blob([calendar.toString()], { type: 'text/calendar;charset=utf-8' }), 'macellaio-ticket.ics')
@@ -167,12 +186,19 @@ async function open(file: File): Promise<void> {
           :model-value="pass.ticket.cooks"
           @update:model-value="cooks => (said = pass.change({ cooks: Math.round(cooks) }) ?? '')"
         />
+        <a-form-item v-if="pass.ticket.cooks > 1" class="names" label="By name" :html-for="`${id}-names`" :colon="false">
+          <a-input :id="`${id}-names`" v-model:value="typedNames" placeholder="Ines, Per" @blur="nameThem" @press-enter="nameThem" />
+        </a-form-item>
       </div>
       <p v-if="lateBy > 0 && !dateless" class="trouble" role="alert">
         It should have begun {{ shownText(showDuration(lateBy)) }} ago.
         <a-button class="link" @click="serveAt = soonest.format(MOMENT)">Serve at {{ soonest.format(timeWritten) }}</a-button>
       </p>
 
+      <p v-if="services.refused" class="trouble" role="alert">
+        The server did not take a change of this service: {{ services.refused }} Here it stands all the same; other devices do not have it.
+        <a-button class="link" @click="services.refused = null">I have seen it</a-button>
+      </p>
       <p v-if="pass.failed" class="trouble" role="alert">This could not be laid out. Change something and it tries again.</p>
       <service-drawing
         v-if="shown && shown.placed.length > 0"
@@ -226,7 +252,7 @@ async function open(file: File): Promise<void> {
         <next-call
           v-if="next && live && !stale"
           :call="next"
-          :dish="next.dishId === null ? '' : (names.get(next.dishId) ?? '')"
+          :dish="pass.ofWhom(next)"
           :serve-at="pass.ticket.serveAt"
           :now="now"
           :begun="begun"
@@ -238,7 +264,7 @@ async function open(file: File): Promise<void> {
           :serve-at="pass.ticket.serveAt"
           :done="pass.done"
           :now="now"
-          :cooks="pass.ticket.cooks"
+          :whose="by => whose(pass.ticket, by)"
           :stale="stale"
           :at-the-stove="pass.atTheStove"
           @tick="pass.tick"
