@@ -1,5 +1,5 @@
 /** The phone by the stove: let in over the network by a code, it cooks the same service, and is put out again. */
-import { expect, test, type Browser, type Page } from '@playwright/test'
+import { expect, test, type Browser, type BrowserContext, type Page } from '@playwright/test'
 import { App } from './app'
 
 let app: App
@@ -8,9 +8,19 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => app.stop())
 
+const devices: BrowserContext[] = []
+test.afterEach(() => Promise.all(devices.splice(0).map(d => d.close())))
 /** Another device: it does not know who vouches for the page, and goes on. */
-const phoneOf = async (browser: Browser): Promise<Page> =>
-  (await browser.newContext({ viewport: { width: 390, height: 844 }, locale: 'en-GB', ignoreHTTPSErrors: true })).newPage()
+async function phoneOf(browser: Browser): Promise<Page> {
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    locale: 'en-GB',
+    ignoreHTTPSErrors: true,
+    reducedMotion: 'reduce'
+  })
+  devices.push(context)
+  return context.newPage()
+}
 
 test('a phone comes in by the code that is shown, stands at the running cook, keeps what is said while the server is dead, and is put out', async ({
   page,

@@ -1,5 +1,5 @@
 /** One service at two devices: written at the desk, opened on a phone, cooked by both, through a killed server. */
-import { expect, test, type Browser, type Page } from '@playwright/test'
+import { expect, test, type Browser, type BrowserContext, type Page } from '@playwright/test'
 import { App } from './app'
 import { pick } from './controls'
 
@@ -9,9 +9,15 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => app.stop())
 
+const devices: BrowserContext[] = []
+// A stove that nobody looks at any more goes on ticking.
+test.afterEach(() => Promise.all(devices.splice(0).map(d => d.close())))
 /** A device of its own, with a storage of its own. */
-const device = async (browser: Browser, width: number, height: number): Promise<Page> =>
-  (await browser.newContext({ viewport: { width, height }, locale: 'en-GB' })).newPage()
+async function device(browser: Browser, width: number, height: number): Promise<Page> {
+  const context = await browser.newContext({ viewport: { width, height }, locale: 'en-GB', reducedMotion: 'reduce' })
+  devices.push(context)
+  return context.newPage()
+}
 
 test('a supper written at the desk is opened on a phone, cooked by both, and nothing of it is lost or done twice', async ({ browser }) => {
   test.setTimeout(120_000)
