@@ -1,6 +1,7 @@
 /** The phone by the stove: let in over the network by a code, it cooks the same service, and is put out again. */
-import { expect, test, type Browser, type BrowserContext, type Page } from '@playwright/test'
+import { expect, test } from '@playwright/test'
 import { App } from './app'
+import { devices } from './devices'
 
 let app: App
 test.beforeAll(async () => {
@@ -8,19 +9,7 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => app.stop())
 
-const devices: BrowserContext[] = []
-test.afterEach(() => Promise.all(devices.splice(0).map(d => d.close())))
-/** Another device: it does not know who vouches for the page, and goes on. */
-async function phoneOf(browser: Browser): Promise<Page> {
-  const context = await browser.newContext({
-    viewport: { width: 390, height: 844 },
-    locale: 'en-GB',
-    ignoreHTTPSErrors: true,
-    reducedMotion: 'reduce'
-  })
-  devices.push(context)
-  return context.newPage()
-}
+const device = devices()
 
 test('a phone comes in by the code that is shown, stands at the running cook, keeps what is said while the server is dead, and is put out', async ({
   page,
@@ -39,12 +28,12 @@ test('a phone comes in by the code that is shown, stands at the running cook, ke
   const url = await page.locator('.url').innerText()
 
   // Who has no code sees the lock and nothing else.
-  const stranger = await phoneOf(browser)
+  const stranger = await device(browser, 390, 844)
   await stranger.goto(new URL('/book', url).href)
   await expect(stranger.getByRole('heading', { name: 'This kitchen does not know this device yet' })).toBeVisible()
   expect(await stranger.evaluate(async () => (await fetch('/api/cooks')).status)).toBe(401)
 
-  const phone = await phoneOf(browser)
+  const phone = await device(browser, 390, 844)
   await phone.goto(url)
   await phone.getByLabel('What this device is called').fill('Galley phone')
   await phone.getByRole('button', { name: 'Come in' }).click()

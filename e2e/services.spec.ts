@@ -1,7 +1,8 @@
 /** One service at two devices: written at the desk, opened on a phone, cooked by both, through a killed server. */
-import { expect, test, type Browser, type BrowserContext, type Page } from '@playwright/test'
+import { expect, test } from '@playwright/test'
 import { App } from './app'
 import { pick } from './controls'
+import { devices } from './devices'
 
 let app: App
 test.beforeAll(async () => {
@@ -9,15 +10,7 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => app.stop())
 
-const devices: BrowserContext[] = []
-// A stove that nobody looks at any more goes on ticking.
-test.afterEach(() => Promise.all(devices.splice(0).map(d => d.close())))
-/** A device of its own, with a storage of its own. */
-async function device(browser: Browser, width: number, height: number): Promise<Page> {
-  const context = await browser.newContext({ viewport: { width, height }, locale: 'en-GB', reducedMotion: 'reduce' })
-  devices.push(context)
-  return context.newPage()
-}
+const device = devices()
 
 test('a supper written at the desk is opened on a phone, cooked by both, and nothing of it is lost or done twice', async ({ browser }) => {
   test.setTimeout(120_000)

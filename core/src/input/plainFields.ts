@@ -38,21 +38,12 @@ export const optional = <T extends string>(allowed: readonly T[]): yup.StringSch
 export const named = (longest = 60): yup.StringSchema<string> =>
   yup.string().strict().trim().required('This needs a name.').max(longest, `At most ${longest} letters.`)
 
+const idOf = (shape: RegExp, says: string): yup.StringSchema<string> =>
+  yup.string().strict().required('This is missing.').matches(shape, says)
 /** An id that a device made by itself. */
-export const madeHere = (): yup.StringSchema<string> =>
-  yup
-    .string()
-    .strict()
-    .required('This is missing.')
-    .matches(/^[A-Za-z0-9_-]{6,40}$/, 'An id is 6 to 40 letters, digits, - or _.')
-
+export const madeHere = (): yup.StringSchema<string> => idOf(/^[A-Za-z0-9_-]{6,40}$/, 'An id is 6 to 40 letters, digits, - or _.')
 /** A line of a ticket; of beef also the piece. */
-export const lineId = (): yup.StringSchema<string> =>
-  yup
-    .string()
-    .strict()
-    .required('This is missing.')
-    .matches(/^[A-Za-z0-9_-]{1,40}$/, 'An id is up to 40 letters, digits, - or _.')
+export const lineId = (): yup.StringSchema<string> => idOf(/^[A-Za-z0-9_-]{1,40}$/, 'An id is up to 40 letters, digits, - or _.')
 
 /** When something was, epoch ms. */
 export const epochMs = (): yup.NumberSchema<number> =>
