@@ -26,9 +26,9 @@ export const usePieces = defineStore('pieces', () => {
   const guests = useGuests()
   const table = useTable()
 
+  /** Of the plan for exactly what is at the fire. */
   const safe = ({ request, plan: of }: PlanResult): boolean =>
-    dangersOf(request.target.coreC, { intact: request.piece.intact ?? 'yes', vulnerable: request.guests.atRisk }, of, guests.reference)
-      .length === 0
+    dangersOf(request.target.coreC, draft.table, of, guests.reference).length === 0
   /** As it goes onto the ticket: of several donenesses by the one that is longest at the heat. */
   function follow(now: PlanResult): void {
     const shares = table.shown?.of === now ? table.shown.shares : []
