@@ -23,6 +23,8 @@ import { kitRoutes } from './kit/routes'
 import { PacketRepository } from './packets/repository'
 import { packetRoutes } from './packets/routes'
 import { printRoutes } from './print/routes'
+import { RecipeRepository } from './recipes/repository'
+import { recipeRoutes } from './recipes/routes'
 import { ServiceRepository } from './services/repository'
 import { serviceRoutes } from './services/routes'
 import { notFound, HttpProblem, problemHandler } from './problem'
@@ -102,6 +104,7 @@ export function createApp({ db, log, pages, lan = null, requestsAMinute = REQUES
   api.use('/packets', packetRoutes(new PacketRepository(db)))
   api.use('/kit', kitRoutes(new KitRepository(db)))
   api.use('/services', serviceRoutes(new ServiceRepository(db), cooks, changes))
+  api.use('/recipes', recipeRoutes(new RecipeRepository(db), changes))
   api.use('/print', printRoutes())
   api.use(notFound)
   app.use('/api', api)

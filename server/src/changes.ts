@@ -21,6 +21,11 @@ export class Changes {
     if (service !== null) for (const told of this.listeners.get(service) ?? []) told()
   }
 
+  /** What every service may be made of has changed. */
+  tellAll(): void {
+    for (const those of this.listeners.values()) for (const told of those) told()
+  }
+
   /** Server-sent events: one for each change, without saying what; who hears it asks. */
   readonly stream: RequestHandler<{ id: string }> = (request, response) => {
     response.writeHead(200, {

@@ -7,6 +7,7 @@ import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { plannedOf } from '#core/book/record'
 import { READY_KITS } from '#core/kit/kit'
+import { shippedRecipe } from '#core/service/recipes'
 import { planned as planOf } from '#core/plan/planned.fixture'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { createApp } from './app'
@@ -48,6 +49,7 @@ const DOORS: readonly [method: 'post' | 'put', path: string, fine: object][] = [
       intact: 'yes'
     }
   ],
+  ['put', '/api/recipes/rice', shippedRecipe('rice')!],
   ['post', '/api/services/service-1/events', { events: [{ id: 'said-1', at: 1, kind: 'ticket', ticket: TICKET }] }],
   ['post', '/api/print/call-sheet', { title: 'x', subtitle: '', lines: [], schedule: [], cautions: [], paper: 'A4' }],
   ['post', '/api/print/order-slip', { order: {}, units: 'metric' }]
@@ -124,7 +126,7 @@ describe.each(DOORS)('%s %s', (method, path, fine) => {
 })
 
 it('after all of it the lists can be read, and nothing was put where all objects look', async () => {
-  for (const path of ['/api/cooks', '/api/cooks/read', '/api/services', '/api/kit', '/api/packets'])
+  for (const path of ['/api/cooks', '/api/cooks/read', '/api/services', '/api/kit', '/api/packets', '/api/recipes'])
     await request(app).get(path).expect(200)
   expect('polluted' in {}).toBe(false)
 })

@@ -5,53 +5,73 @@ import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { ownDish, type Ticket } from '#core/service/ticket'
 import { TICKET } from '#core/service/ticket.fixture'
 import { InvalidInputError } from '#core/input/problem'
+import type { Recipe } from '#core/service/recipe'
+import { bookOf, RECIPES, shippedRecipe } from '#core/service/recipes'
 import { readTicket, writeTicket } from './ticketSchema'
 
+const written = (ticket: Ticket): object => writeTicket(ticket, RECIPES)
+
 /** The lines of the file, a recipe's and a dish's. */
-const writeTicketLines = (): readonly { readonly dish?: Dish }[] => (writeTicket(TICKET) as { lines: { dish?: Dish }[] }).lines
+const writtenLines = (): readonly { readonly dish?: Dish }[] => (written(TICKET) as { lines: { dish?: Dish }[] }).lines
 
 describe('a ticket', () => {
   it('goes out and comes in the same', () => {
-    expect(readTicket(JSON.parse(JSON.stringify(writeTicket(TICKET))))).toEqual(TICKET)
+    expect(readTicket(JSON.parse(JSON.stringify(written(TICKET))))).toEqual({ ticket: TICKET, recipes: [] })
   })
   it('with names of cooks and a piece as it was asked for, too', () => {
     const [, own] = TICKET.lines
     const beef = { ...own, request: FIRST_REQUEST }
     const ticket = { ...TICKET, names: ['Ines', 'Per'], lines: [TICKET.lines[0], beef] }
-    expect(readTicket(JSON.parse(JSON.stringify(writeTicket(ticket as Ticket))))).toEqual(ticket)
+    expect(readTicket(JSON.parse(JSON.stringify(written(ticket as Ticket)))).ticket).toEqual(ticket)
     const hot = { ...FIRST_REQUEST, target: { ...FIRST_REQUEST.target, coreC: 400 } }
-    expect(() => readTicket(writeTicket({ ...ticket, lines: [{ ...beef, request: hot }] } as Ticket))).toThrow('The request cannot be used')
-    expect(() => readTicket({ ...writeTicket(TICKET), lines: [{ id: 'a', recipe: 'mash', request: FIRST_REQUEST }] })).toThrow(
+    expect(() => readTicket(written({ ...ticket, lines: [{ ...beef, request: hot }] } as Ticket))).toThrow('The request cannot be used')
+    expect(() => readTicket({ ...written(TICKET), lines: [{ id: 'a', recipe: 'mash', request: FIRST_REQUEST }] })).toThrow(
       'Only a dish of beef'
     )
-    expect(() => readTicket({ ...writeTicket(TICKET), names: ['a', 'b', 'c', 'd', 'e'] })).toThrow('At most 4 names')
+    expect(() => readTicket({ ...written(TICKET), names: ['a', 'b', 'c', 'd', 'e'] })).toThrow('At most 4 names')
+  })
+  it('brings what another kitchen’s book would not have, and for how many of the table', () => {
+    const mash = shippedRecipe('mash')!
+    const own: Recipe = { ...mash, id: 'own-1', name: 'Smoked mash' }
+    const book = bookOf([own, { ...mash, name: 'Mash with cheese' }, { ...shippedRecipe('rice')!, name: 'Not on it' }])
+    const lines = [
+      { id: 'a', recipe: 'own-1', portions: 2 },
+      { id: 'b', recipe: 'mash' },
+      { id: 'c', recipe: 'broccoli' }
+    ]
+    const { ticket, recipes } = readTicket(JSON.parse(JSON.stringify(writeTicket({ ...TICKET, lines }, book))))
+    expect(ticket.lines).toEqual(lines)
+    expect(recipes.map(r => r.name).sort()).toEqual(['Mash with cheese', 'Smoked mash'])
+    expect(recipes).toContainEqual(own)
   })
   it('of the first version is read as it was meant', () => {
     const before = (step: object): object => {
       const { holds, setUp, ...rest } = { setUp: 90, ...step } as { holds: unknown; setUp: unknown }
       return { ...rest, stands: holds, ahead: setUp }
     }
-    const [recipe, own] = writeTicketLines()
+    const [recipe, own] = writtenLines()
     const file = {
-      ...writeTicket(TICKET),
+      ...written(TICKET),
       version: 1,
       lines: [recipe, { ...own, dish: { ...own.dish!, steps: own.dish!.steps.map(before) } }]
     }
     expect(JSON.stringify(file)).not.toContain('holds')
     const { steps } = own.dish!
-    expect(readTicket(file).lines[1]).toMatchObject({ dish: { steps: steps.map(s => ({ ...s, setUp: 90 })) } })
-    expect(() => readTicket({ ...file, version: 3 })).toThrow('Only versions 1 and 2')
+    expect(readTicket(file).ticket.lines[1]).toMatchObject({ dish: { steps: steps.map(s => ({ ...s, setUp: 90 })) } })
+    expect(() => readTicket({ ...file, version: 4 })).toThrow('Only versions 1, 2 and 3')
   })
   it.each([
     ['another file', { format: 'something' }, 'must say'],
-    ['a day that is none', { ...writeTicket(TICKET), serveAt: '2026-02-30T19:30' }, 'no such day'],
-    ['half a guest', { ...writeTicket(TICKET), diners: 2.5 }, 'whole number'],
-    ['a recipe of another book', { ...writeTicket(TICKET), lines: [{ id: 'a', recipe: 'lobster' }] }, 'no recipe “lobster”'],
-    ['one id twice', { ...writeTicket(TICKET), lines: [TICKET.lines[0], TICKET.lines[0]] }, 'one id'],
+    ['a day that is none', { ...written(TICKET), serveAt: '2026-02-30T19:30' }, 'no such day'],
+    ['half a guest', { ...written(TICKET), diners: 2.5 }, 'whole number'],
+    ['a recipe that has no id', { ...written(TICKET), lines: [{ id: 'a', recipe: 'a b' }] }, 'up to 40 letters'],
+    ['a dish for so many of the table', { ...written(TICKET), lines: [{ ...TICKET.lines[1], portions: 2 }] }, 'Only a recipe'],
+    ['half a recipe with it', { ...written(TICKET), recipes: [{ id: 'x', name: 'X' }] }, 'recipes[0].steps'],
+    ['one id twice', { ...written(TICKET), lines: [TICKET.lines[0], TICKET.lines[0]] }, 'one id'],
     [
       'an oven from hot to cold',
       {
-        ...writeTicket(TICKET),
+        ...written(TICKET),
         lines: [
           {
             id: 'b',
@@ -64,10 +84,10 @@ describe('a ticket', () => {
       },
       'lowest to the highest'
     ],
-    ['a plan that is none', { ...writeTicket(TICKET), lines: [{ ...TICKET.lines[1], plan: { piece: {} } }] }, 'plan cannot be used'],
+    ['a plan that is none', { ...written(TICKET), lines: [{ ...TICKET.lines[1], plan: { piece: {} } }] }, 'plan cannot be used'],
     [
       'a step without an end',
-      { ...writeTicket(TICKET), lines: [{ id: 'b', dish: { id: 'b', name: 'x', kind: 'own', steps: [{}] } }] },
+      { ...written(TICKET), lines: [{ id: 'b', dish: { id: 'b', name: 'x', kind: 'own', steps: [{}] } }] },
       'seconds'
     ]
   ])('%s is refused, and where', (_, file, says) => {

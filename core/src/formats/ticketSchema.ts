@@ -1,11 +1,13 @@
 /** A ticket of the pass, as it is kept and as a file: checked whole before anything of it is used. */
 import * as yup from 'yup'
-import { DISH_KINDS, TOOLS, type Dish } from '#core/service/dish'
-import { recipeById } from '#core/service/recipes'
+import { DISH_KINDS, SHELVES, TOOLS, type Dish } from '#core/service/dish'
+import type { Recipe } from '#core/service/recipe'
+import { shippedRecipe, type RecipeBook } from '#core/service/recipes'
 import { COOKS_LIMITS, DINERS_LIMITS, MOST_LINES, NAME_LENGTH, type Line, type Ticket } from '#core/service/ticket'
 import { lineId, named, oneOf, within } from '#core/input/plainFields'
 import { parseRequest } from '#core/request/schema'
 import { readPlanCase } from './caseFile'
+import { recipeShape } from './recipeSchema'
 import { InvalidInputError, validate } from '#core/input/problem'
 
 const MOST_STEPS = 20
@@ -33,6 +35,7 @@ const stepShape = yup
       .optional()
       .default(undefined)
       .test({ name: 'rising', message: 'From the lowest to the highest.', test: range => range === undefined || range[0] <= range[1] }),
+    trays: yup.number().strict().typeError('This needs a number of shelves.').integer().min(1).max(SHELVES).optional(),
     seconds,
     setUp: yup.number().strict().typeError('This needs seconds.').min(0).max(LONGEST_S).optional(),
     hands: pair,
@@ -81,7 +84,8 @@ function wrongAt(what: string, read: (input: unknown) => unknown, input: unknown
 const lineShape = yup
   .object({
     id,
-    recipe: yup.string().strict().optional(),
+    recipe: lineId().optional(),
+    portions: yup.number().strict().typeError('This needs a number of guests.').integer().min(1).max(DINERS_LIMITS[1]).optional(),
     dish: dishShape.optional(),
     request: yup.mixed<object>().optional(),
     /** As it was kept before: a plan file of it. */
@@ -96,8 +100,8 @@ const lineShape = yup
       const { recipe, dish, plan, request } = line
       if ((recipe === undefined) === (dish === undefined))
         return context.createError({ message: 'A recipe of the book, or a dish: one of the two.' })
-      if (recipe !== undefined && !recipeById(recipe))
-        return context.createError({ path: `${context.path}.recipe`, message: `There is no recipe “${recipe}” in the book.` })
+      if (recipe === undefined && line.portions !== undefined)
+        return context.createError({ message: 'Only a recipe is made for so many of the table.' })
       if (recipe !== undefined && (plan ?? request) !== undefined)
         return context.createError({ message: 'Only a dish of beef has a plan.' })
       const wrongPlan = wrongAt('plan', readPlanCase, plan)
@@ -150,14 +154,19 @@ function asLine({ plan, request, ...line }: yup.InferType<typeof lineShape>): Li
 }
 
 const FORMAT = 'macellaio ticket'
-const VERSION = 2
-/** Its steps have `stands` for `holds`, and `ahead` for `setUp`. */
-const EARLIER = 1
+const VERSION = 3
+/** The first has `stands` for `holds`, and `ahead` for `setUp`; neither brings recipes with it. */
+const EARLIER = [1, 2]
 
-export const writeTicket = (ticket: Ticket): object => ({ format: FORMAT, version: VERSION, ...ticket })
+/** With what of the book another kitchen's would not have. */
+export function writeTicket(ticket: Ticket, book: RecipeBook): object {
+  const on = new Set(ticket.lines.flatMap(l => ('recipe' in l ? [l.recipe] : [])))
+  const recipes = book.filter(r => on.has(r.id) && shippedRecipe(r.id) !== r)
+  return { format: FORMAT, version: VERSION, ...ticket, ...(recipes.length > 0 ? { recipes } : {}) }
+}
 
 /** @throws InvalidInputError */
-export function readTicket(input: unknown): Ticket {
+export function readTicket(input: unknown): { readonly ticket: Ticket; readonly recipes: readonly Recipe[] } {
   const head = validate(
     yup.object({
       format: yup.string().strict().required('This is missing.').oneOf([FORMAT], `This is not a ticket: it must say “${FORMAT}”.`),
@@ -165,10 +174,11 @@ export function readTicket(input: unknown): Ticket {
         .number()
         .strict()
         .required('This is missing.')
-        .oneOf([EARLIER, VERSION], `Only versions ${EARLIER} and ${VERSION} can be read.`)
+        .oneOf([...EARLIER, VERSION], `Only versions ${EARLIER.join(', ')} and ${VERSION} can be read.`),
+      recipes: yup.array(recipeShape).optional().default(undefined).max(MOST_LINES, `At most ${MOST_LINES} recipes.`)
     }),
     input
   ) as unknown as Record<string, unknown>
-  const { format: _, version: __, ...rest } = head
-  return parseTicket(rest)
+  const { format: _, version: __, recipes = [], ...rest } = head
+  return { ticket: parseTicket(rest), recipes: recipes as Recipe[] }
 }

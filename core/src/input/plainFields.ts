@@ -36,7 +36,7 @@ export const optional = <T extends string>(allowed: readonly T[]): yup.StringSch
 
 /** A name that a cook gives to something. */
 export const named = (longest = 60): yup.StringSchema<string> =>
-  yup.string().strict().trim().required('This needs a name.').max(longest, `At most ${longest} letters.`)
+  yup.string().strict().trim('Without blanks around it.').required('This needs a name.').max(longest, `At most ${longest} letters.`)
 
 const idOf = (shape: RegExp, says: string): yup.StringSchema<string> =>
   yup.string().strict().required('This is missing.').matches(shape, says)

@@ -7,6 +7,7 @@ import { fromBase, shownUnit, UNITS, type Dimension, type UnitSystem } from './u
 const NBSP = '\u00a0'
 const [, , , INCH] = UNITS.length
 const [, , OUNCE, POUND] = UNITS.mass
+const [, , , FLUID_OUNCE] = UNITS.volume
 
 export interface Shown {
   /** The figure alone, to be set large. */
@@ -43,9 +44,14 @@ export function showTemperatureRise(celsius: number, system: UnitSystem, digits 
 /** A figure to edit: as few decimals as hold it to a tenth of a millimetre, a gram or a tenth of a degree. */
 export function editable(value: number, dimension: Dimension, system: UnitSystem): string {
   const u = shownUnit(dimension, system)
-  const digits = { length: system === 'metric' ? 1 : 2, mass: system === 'metric' ? 0 : 1, temperature: 1, duration: 1, power: 0 }[
-    dimension
-  ]
+  const digits = {
+    length: system === 'metric' ? 1 : 2,
+    mass: system === 'metric' ? 0 : 1,
+    volume: system === 'metric' ? 0 : 1,
+    temperature: 1,
+    duration: 1,
+    power: 0
+  }[dimension]
   const shown = fromBase(value, u)
   return String(Number((dimension === 'temperature' ? dialled(shown, system) : shown).toFixed(digits)))
 }
@@ -74,13 +80,12 @@ const MANY_LB = 2
 /** Below so many a tenth of one counts. */
 const FEW = 3
 
-const FLUID_OUNCE_ML = 29.5735
 const QUART_OZ = 32
 
 /** Of water, wine or oil. */
 export function showVolume(ml: number, system: UnitSystem): Shown {
   if (system === 'metric') return ml >= 1000 ? { figure: tidy(ml / 1000, 1), unit: 'l' } : { figure: tidy(ml, 0), unit: 'ml' }
-  const ounces = ml / FLUID_OUNCE_ML
+  const ounces = fromBase(ml, FLUID_OUNCE)
   if (Math.round(ounces) >= QUART_OZ) return { figure: quarters(ounces / QUART_OZ), unit: 'qt' }
   return { figure: ounces < FEW ? tidy(ounces, 1) : tidy(ounces, 0), unit: 'fl oz' }
 }

@@ -70,6 +70,7 @@ function wanted(dimension: Dimension): string {
   const example = {
     length: '38 mm or 1½ in',
     mass: '450 g or 1 lb',
+    volume: '250 ml or 8 fl oz',
     temperature: '54 °C or 130 °F',
     duration: '90 s or 8 min',
     power: '1500 W'

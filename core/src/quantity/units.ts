@@ -6,7 +6,7 @@
  * read from a file.
  */
 
-export type Dimension = 'length' | 'mass' | 'temperature' | 'duration' | 'power'
+export type Dimension = 'length' | 'mass' | 'volume' | 'temperature' | 'duration' | 'power'
 
 export interface Unit {
   /** The symbol printed after a figure. */
@@ -25,7 +25,7 @@ const unit = (symbol: string, factor: number, spellings: string[] = [], offset =
   spellings: [symbol.toLowerCase(), ...spellings]
 })
 
-/** The inch and the pound are exact by definition (international yard and pound agreement, 1959). */
+/** The inch and the pound are exact by definition (international yard and pound agreement, 1959); the fluid ounce and the quart by the gallon of 231 cubic inches. */
 export const UNITS = {
   length: [
     unit('mm', 1, ['millimetre', 'millimetres', 'millimeter', 'millimeters']),
@@ -39,6 +39,13 @@ export const UNITS = {
     unit('oz', 28.349523125, ['ounce', 'ounces']),
     unit('lb', 453.59237, ['lbs', 'pound', 'pounds'])
   ],
+  volume: [
+    unit('ml', 1, ['millilitre', 'millilitres', 'milliliter', 'milliliters']),
+    unit('cl', 10, ['centilitre', 'centilitres']),
+    unit('l', 1000, ['litre', 'litres', 'liter', 'liters']),
+    unit('fl oz', 29.5735295625, ['floz', 'fluid ounce', 'fluid ounces']),
+    unit('qt', 946.352946, ['quart', 'quarts'])
+  ],
   temperature: [unit('°C', 1, ['c', 'celsius', 'degc', 'º c', '° c']), unit('°F', 5 / 9, ['f', 'fahrenheit', 'degf', '° f'], -160 / 9)],
   duration: [
     unit('s', 1, ['sec', 'secs', 'second', 'seconds']),
@@ -48,7 +55,7 @@ export const UNITS = {
   power: [unit('W', 1, ['watt', 'watts']), unit('kW', 1000, ['kilowatt', 'kilowatts'])]
 } as const satisfies Record<Dimension, readonly Unit[]>
 
-/** The unit every figure of a dimension is kept in: mm, g, °C, s, W. */
+/** The unit every figure of a dimension is kept in: mm, g, ml, °C, s, W. */
 export function baseUnit(dimension: Dimension): Unit {
   return UNITS[dimension][0]
 }
@@ -70,8 +77,8 @@ export const fromBase = (value: number, u: Unit): number => (value - u.offset) /
 export type UnitSystem = 'metric' | 'us'
 
 const SHOWN: Record<UnitSystem, Record<Dimension, string>> = {
-  metric: { length: 'mm', mass: 'g', temperature: '°C', duration: 'min', power: 'W' },
-  us: { length: 'in', mass: 'oz', temperature: '°F', duration: 'min', power: 'W' }
+  metric: { length: 'mm', mass: 'g', volume: 'ml', temperature: '°C', duration: 'min', power: 'W' },
+  us: { length: 'in', mass: 'oz', volume: 'fl oz', temperature: '°F', duration: 'min', power: 'W' }
 }
 
 /** The unit a figure of this dimension is shown in under a system. */

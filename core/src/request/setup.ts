@@ -113,6 +113,15 @@ export function batchesOf({ piece, kit, method }: Pick<PlanRequest, 'piece' | 'k
   return Array.from({ length: batches }, (_, i) => Math.floor(piece.count / batches) + (i < piece.count % batches ? 1 : 0))
 }
 
+/** Of a tray of a half-size oven, what meat may cover with air around it, m²; common practice, no source. */
+const TRAY_M2 = 0.09
+
+/** Trays that it lies on in an oven. */
+export function traysOf({ piece }: Pick<PlanRequest, 'piece'>): number {
+  const cut = cutById(piece.cutId)
+  return cut ? Math.ceil((faceAreaM2(piece, cut) * piece.count) / TRAY_M2) : 1
+}
+
 /** Share of the pan's floor under meat. */
 export function coverage({ piece, kit }: Pick<PlanRequest, 'piece' | 'kit'>): number {
   const cut = cutById(piece.cutId)

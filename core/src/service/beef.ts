@@ -4,11 +4,11 @@ import type { MethodKind } from '#core/method/methods'
 import type { PhaseSpan, Plan } from '#core/plan/plan'
 import { capital } from '#core/quantity/format'
 import type { PlanRequest } from '#core/request/request'
-import { batchesOf, betweenBatches, settingsOf } from '#core/request/setup'
+import { batchesOf, betweenBatches, settingsOf, traysOf } from '#core/request/setup'
 import { panHotAfter } from '#core/session/warmUp'
 import { phaseName } from '#core/words/phases'
 import type { Task } from '#core/words/preparation'
-import { PLATE_S, type Dish, type Step, type Tool } from './dish'
+import { PLATE_S, SHELVES, type Dish, type Step, type Tool } from './dish'
 
 const TOOL_OF: Record<Phase, Tool | null> = {
   sear: 'ring',
@@ -91,7 +91,7 @@ export function beefDish(
   const panS = Math.round(panHotAfter(request))
   const batches = batchesOf(request).length
   const stages = plan.phases.map((span, i): Step => {
-    const step = stageStep(span, kind, ovenC, joint)
+    const step = stageStep(span, kind, { ovenC, trays: Math.min(SHELVES, traysOf(request)) }, joint)
     const hot = i > 0 && TOOL_OF[plan.phases[i - 1].phase] === 'ring'
     const all = batches > 1 && i === 0 ? inBatches(step, batches, betweenBatches(request)) : step
     return all.tool === 'ring' && !hot ? { ...all, setUp: panS } : all
@@ -123,7 +123,11 @@ function inBatches(step: Step, batches: number, betweenS: number): Step {
   return { ...step, what: `${step.what}, ${batches} batches`, seconds, hands: [seconds, 0] }
 }
 
-function stageStep(span: PhaseSpan, kind: MethodKind, ovenC: number | undefined, joint: boolean): Step {
+interface InOven {
+  readonly ovenC: number | undefined
+  readonly trays: number
+}
+function stageStep(span: PhaseSpan, kind: MethodKind, { ovenC, trays }: InOven, joint: boolean): Step {
   const { phase, from, to } = span
   const seconds = Math.round(to - from)
   const tool = TOOL_OF[phase]
@@ -131,6 +135,7 @@ function stageStep(span: PhaseSpan, kind: MethodKind, ovenC: number | undefined,
     what: capital(phaseName(span)),
     tool,
     ...(tool === 'oven' && ovenC !== undefined ? { ovenC: [ovenC, ovenC] as const } : {}),
+    ...(tool === 'oven' && trays > 1 ? { trays } : {}),
     seconds,
     hands: HANDS_ON.has(phase) ? [seconds, 0] : phase === 'rest' || phase === 'cool' ? [0, 0] : [LAY_IN, LAY_IN],
     holds: phase === 'rest' ? (joint ? JOINT_RESTED : RESTED) : phase === 'bath' && kind === 'bath then sear' ? IN_THE_BATH : [0, 0]

@@ -14,6 +14,8 @@ export interface Step {
   readonly tool: Tool | null
   /** What an oven may be set to meanwhile. */
   readonly ovenC?: readonly [least: number, most: number]
+  /** Shelves of the oven that it fills; left out, one. */
+  readonly trays?: number
   readonly seconds: number
   /** So long before it its tool is taken already: an empty pan grows hot, s. */
   readonly setUp?: number

@@ -7,6 +7,7 @@ import { coverage } from '#core/request/setup'
 import { beefDish } from './beef'
 import { callsOf } from './calls'
 import { asOneDish, byPan, mayShare, type PieceDish } from './onePan'
+import { RECIPES } from './recipes'
 import { schedule } from './schedule'
 import { dishesOf, kitchenOf, type Ticket } from './ticket'
 
@@ -49,7 +50,7 @@ describe('pieces in one pan', () => {
   })
 
   it('come out with one cook, whose hands they keep for less long than at two pans', () => {
-    const dishes = dishesOf(ticket, KIT)
+    const dishes = dishesOf(ticket, KIT, RECIPES)
     expect(dishes.map(d => d.id)).toEqual(['thin', 'b'])
     const alone = { ...kitchenOf(ticket, KIT), cooks: 1 }
     expect(schedule(dishes, alone).conflicts).toEqual([])

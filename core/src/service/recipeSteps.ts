@@ -1,65 +1,84 @@
-/** The steps that dishes are made of: times of boiling, roasting and standing are common practice, no source; what hangs on water and a ring is worked out. */
-import type { Step } from './dish'
-import type { Scaling } from './recipe'
-import { boilSeconds, reduceSeconds } from './water'
+/** The steps that the book's dishes are made of: times of boiling, roasting and standing, and what fits on a tray, are common practice, no source. */
+import type { RecipeStep, Takes } from './recipe'
 
 export const MIN = 60
 export const HOUR = 60 * MIN
-/** No cook times closer. */
-export const halfMinutes = (seconds: number): number => Math.round(seconds / 30) * 30
+type Hands = RecipeStep['hands']
+type Holds = RecipeStep['holds']
+type Long = number | Takes
+const timed = (long: Long): Takes => (typeof long === 'number' ? { by: 'clock', seconds: long } : long)
 
-/** Board work: longer for more, but not in step with it. */
-export const atBoard = (what: string, forFour: number, { diners }: Scaling, holds: Step['holds']): Step => {
-  const seconds = halfMinutes(forFour * Math.sqrt(diners / 4))
-  return { what, tool: null, seconds, hands: [seconds, 0], holds }
-}
+/** Longer for more, as the work of hands and full pans is. */
+export const more = (forFour: number): Takes => ({ by: 'guests', seconds: forFour })
+/** Until so much boils, and so long after. */
+export const boiling = (mlEach: number, seconds = 0): Takes => ({ by: 'boil', mlEach, leastMl: 0, seconds })
+/** A pot of water for it: never less than two litres. */
+export const potOf = (mlEach: number): Takes => ({ by: 'boil', mlEach, leastMl: 2000, seconds: 0 })
+
+export const atBoard = (what: string, forFour: number, holds: Holds): RecipeStep => ({
+  what,
+  tool: null,
+  takes: more(forFour),
+  hands: 'all',
+  holds
+})
 /** Left to itself at the ring but for its beginning and end. */
-export const simmer = (what: string, seconds: number, hands: Step['hands'], holds: Step['holds'], then?: string): Step => ({
+export const simmer = (what: string, long: Long, hands: Hands, holds: Holds, then?: string): RecipeStep => ({
   what,
   ...(then ? { then } : {}),
   tool: 'ring',
-  seconds,
+  takes: timed(long),
   hands,
   holds
 })
 /** At the ring, and nothing else meanwhile. */
-export const over = (what: string, seconds: number, holds: Step['holds'], then?: string): Step =>
-  simmer(what, seconds, [seconds, 0], holds, then)
-export const wait = (what: string, seconds: number, holds: Step['holds']): Step => ({ what, tool: null, seconds, hands: [0, 0], holds })
-export const water = (litres: number, { ringW }: Scaling): Step => {
-  const seconds = halfMinutes(boilSeconds(litres, ringW))
-  return simmer(`Bring {${litres.toFixed(1)} l} of salted water to the boil`, seconds, [30, 0], [0, 5 * MIN])
-}
-/** A litre for every two or three, and never less than two. */
-export const potFor = ({ diners }: Scaling, each: number): number => Math.max(2, Math.round(2 * each * diners) / 2)
-export const reduced = (what: string, mlEach: number, leaves: number, s: Scaling, then?: string): Step => {
-  const seconds = Math.max(60, halfMinutes(reduceSeconds((mlEach * s.diners) / 1000, leaves, s.ringW)))
-  return simmer(what, seconds, [60, 60], [0, 0], then)
-}
-/** In the oven, laid in and taken out. */
-export const bake = (what: string, then: string, ovenC: readonly [number, number], seconds: number, holds: Step['holds']): Step => ({
+export const over = (what: string, long: Long, holds: Holds, then?: string): RecipeStep => simmer(what, long, 'all', holds, then)
+export const wait = (what: string, seconds: number, holds: Holds): RecipeStep => ({
+  what,
+  tool: null,
+  takes: timed(seconds),
+  hands: [0, 0],
+  holds
+})
+export const water = (mlEach: number): RecipeStep =>
+  simmer('Bring {volume} of salted water to the boil', potOf(mlEach), [30, 0], [0, 5 * MIN])
+export const reduced = (what: string, mlEach: number, leaves: number, then?: string, holds: Holds = [0, 0]): RecipeStep =>
+  simmer(what, { by: 'reduce', mlEach, leaves }, [60, 60], holds, then)
+/** In the oven, laid in and taken out. @param load for so many a tray takes it */
+export const bake = (
+  what: string,
+  then: string,
+  ovenC: readonly [number, number],
+  seconds: number,
+  holds: Holds,
+  load?: number
+): RecipeStep => ({
   what,
   then,
   tool: 'oven',
   ovenC,
-  seconds,
+  takes: timed(seconds),
   hands: [MIN, MIN],
-  holds
+  holds,
+  ...(load === undefined ? {} : { load })
 })
 /** On the bars, watched. */
-export const grill = (what: string, then: string, seconds: number, holds: Step['holds']): Step => ({
+export const grill = (what: string, then: string, seconds: number, holds: Holds, load: number): RecipeStep => ({
   what,
   then,
   tool: 'grill',
-  seconds,
-  hands: [seconds, 0],
-  holds
+  takes: timed(seconds),
+  hands: 'all',
+  holds,
+  load
 })
 /** Off the heat, and still a moment's work. */
-export const offHeat = (what: string, seconds: number, holds: Step['holds']): Step => ({
+export const offHeat = (what: string, seconds: number, holds: Holds): RecipeStep => ({
   what,
   tool: null,
-  seconds,
-  hands: [seconds, 0],
+  takes: timed(seconds),
+  hands: 'all',
   holds
 })
+/** No more of it at once than for so many. */
+export const inLoads = (load: number, step: RecipeStep): RecipeStep => ({ ...step, load })

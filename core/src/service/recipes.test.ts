@@ -8,11 +8,11 @@ import { showTemperature, shownText } from '#core/quantity/format'
 import type { MethodKind } from '#core/method/methods'
 import { beefDish } from './beef'
 import { callsOf } from './calls'
-import { amountsFor, dishOf } from './recipe'
-import { recipeById, RECIPES } from './recipes'
+import { amountsFor, dishOf, stepsFor, type Recipe } from './recipe'
+import { bookOf, recipeIn, RECIPES, shippedRecipe } from './recipes'
 import { said } from './said'
 import { schedule } from './schedule'
-import { dishesOf, kitchenOf } from './ticket'
+import { dishesOf, kitchenOf, portionsOf } from './ticket'
 import { TICKET } from './ticket.fixture'
 import { boilSeconds, reduceSeconds } from './water'
 
@@ -53,18 +53,72 @@ describe('the book of sides and sauces', () => {
     }
   )
   it('amounts go with the guests, rounded as a cook weighs; yolks come whole', () => {
-    const amounts = amountsFor(recipeById('egg-butter')!, 5)
+    const amounts = amountsFor(shippedRecipe('egg-butter')!, 5)
     expect(amounts[0]).toEqual({ what: 'egg yolks', amount: 3, unit: '' })
     expect(amounts[1].amount).toBe(230)
-    expect(amountsFor(recipeById('mash')!, 4)[0].amount).toBe(1000)
+    expect(amountsFor(shippedRecipe('mash')!, 4)[0].amount).toBe(1000)
   })
   it('more guests take longer at the board, on the boil and to reduce; a stronger ring is sooner', () => {
     const length = (id: string, diners: number, ringW: number): number =>
-      dishOf('d', recipeById(id)!, { diners, ringW }).steps.reduce((sum, s) => sum + s.seconds, 0)
+      dishOf('d', shippedRecipe(id)!, { diners, ringW }).steps.reduce((sum, s) => sum + s.seconds, 0)
     for (const id of ['mash', 'broccoli', 'pan-sauce', 'pepper-cream']) {
       expect(length(id, 10, 1500)).toBeGreaterThan(length(id, 3, 1500))
       expect(length(id, 6, 2250)).toBeLessThan(length(id, 6, 1000))
     }
+  })
+})
+
+describe('what a tray, a pan or the bars take', () => {
+  const stepsOf = (id: string, diners: number) => dishOf('d', shippedRecipe(id)!, { diners, ringW: 1500 }).steps
+  it('is one tray up to its load, both shelves beyond it, and again for what is left', () => {
+    const trays = (diners: number) => stepsOf('oven-chips', diners).flatMap(s => (s.tool === 'oven' ? [s.trays ?? 1] : []))
+    expect(trays(4)).toEqual([1])
+    expect(trays(5)).toEqual([2])
+    expect(trays(8)).toEqual([2])
+    expect(trays(20)).toEqual([2, 2, 1])
+    expect(stepsOf('oven-chips', 20).map(s => s.what)[3]).toBe('Chips into the oven on one layer, 3 of 3')
+  })
+  it('goes through its steps load by load where nothing of it can wait between them', () => {
+    const tins = stepsOf('batter-puddings', 40).filter(s => s.tool === 'oven')
+    expect(tins.map(s => s.what.slice(0, 6))).toEqual(['Tin wi', 'Batter', 'Tin wi', 'Batter'])
+    // What waits for the last load is not told to be served at once.
+    expect(tins.map(s => s.holds[1] > 0)).toEqual([false, true, false, true])
+  })
+  it('fills the oven: with both its shelves taken nothing else goes in, with one another tray does', () => {
+    const side = (id: string, recipe: string, diners: number) => dishOf(id, shippedRecipe(recipe)!, { diners, ringW: 1500 })
+    const kitchen = kitchenOf({ serveAt: '', diners: 4, cooks: 2, lines: [] }, galley)
+    const inOven = (diners: number): [number, number][] =>
+      schedule([side('a', 'oven-chips', diners), side('b', 'roots-roast', 4)], kitchen)
+        .placed.filter(p => p.on !== null && p.dish.steps[p.index].tool === 'oven')
+        .map(p => [p.from, p.to])
+    const overlap = ([[a, b], [c, d]]: [number, number][]): boolean => a < d && c < b
+    expect(overlap(inOven(4))).toBe(true)
+    expect(overlap(inOven(6))).toBe(false)
+  })
+})
+
+describe('the book of one kitchen', () => {
+  const own: Recipe = { ...shippedRecipe('mash')!, id: 'own', name: 'Ash-baked beetroot' }
+  const changed: Recipe = { ...shippedRecipe('rice')!, name: 'Rice with bay' }
+  it('has its own beside what ships, and what it changed in its place', () => {
+    const book = bookOf([own, changed])
+    expect(book).toHaveLength(RECIPES.length + 1)
+    expect(recipeIn(book, 'rice')!.name).toBe('Rice with bay')
+    expect(book.findIndex(r => r.id === 'rice')).toBe(RECIPES.findIndex(r => r.id === 'rice'))
+    expect(book.at(-1)).toBe(own)
+  })
+  it('makes a side for those who eat it, and leaves out what it does not know', () => {
+    const lines = [
+      { id: 'a', recipe: 'celeriac-steaks', portions: 1 },
+      { id: 'b', recipe: 'nowhere' }
+    ]
+    const dishes = dishesOf({ serveAt: '', diners: 8, cooks: 1, lines }, galley, RECIPES)
+    expect(dishes.map(d => d.id)).toEqual(['a'])
+    expect(dishes[0].steps[0].seconds).toBeLessThan(
+      dishOf('a', shippedRecipe('celeriac-steaks')!, { diners: 8, ringW: 1500 }).steps[0].seconds
+    )
+    // Fewer came than were asked for.
+    expect(portionsOf({ ...lines[0], portions: 6 }, { diners: 4 })).toBe(4)
   })
 })
 
@@ -76,7 +130,7 @@ describe('what a step says', () => {
   })
   it('names no measure of its own outside the braces', () => {
     for (const recipe of RECIPES)
-      for (const { what, then = '' } of recipe.steps({ diners: 4, ringW: 1500 }))
+      for (const { what, then = '' } of stepsFor(recipe.steps, { diners: 4, ringW: 1500 }))
         expect(`${what} ${then}`.replace(/\{[^}]*\}/g, '')).not.toMatch(/\d/)
   })
 })
@@ -106,7 +160,7 @@ describe('a plan as a dish', () => {
   it('with chips beside a slow oven the clash is told, with who is in the way; fried they fit', () => {
     const { dish } = dishFor('oven then sear')
     const kitchen = kitchenOf({ serveAt: '', diners: 4, cooks: 1, lines: [] }, galley)
-    const side = (id: string) => dishOf('chips', recipeById(id)!, { diners: 4, ringW: 1500 })
+    const side = (id: string) => dishOf('chips', shippedRecipe(id)!, { diners: 4, ringW: 1500 })
     const clash = schedule([dish, side('oven-chips')], kitchen)
     expect(clash.conflicts).toMatchObject([{ kind: 'held too long', dish: { id: 'chips' }, because: [{ id: 'beef' }], forHands: false }])
     expect(schedule([dish, side('fried-chips')], kitchen).conflicts).toEqual([])
@@ -117,7 +171,7 @@ describe('a plan as a dish', () => {
     expect(calls.map(c => c.text).filter(t => t.startsWith('Set the oven'))).toHaveLength(1)
     expect(calls.some(c => c.text.startsWith(`Out at ${shownText(showTemperature(plan.pull.probe, 'us'))}: rest`))).toBe(true)
     expect(calls.at(-1)!.text).toBe('Plate up')
-    const rice = callsOf(schedule([dishOf('r', recipeById('rice')!, { diners: 4, ringW: 1500 })], kitchenOf(TICKET, galley)))
+    const rice = callsOf(schedule([dishOf('r', shippedRecipe('rice')!, { diners: 4, ringW: 1500 })], kitchenOf(TICKET, galley)))
     expect(rice.some(c => c.text === 'Off the heat, lid on')).toBe(true)
     expect(rice.some(c => c.text.startsWith('The rice swells'))).toBe(false)
     // A pot is no tool of the hob's, but beef comes out of it all the same.
@@ -131,7 +185,7 @@ describe('a ticket', () => {
   it('is laid out in the kitchen that there is: two settings of one oven are one oven, and what is not there is missed', () => {
     expect(kitchenOf(TICKET, galley).tools.oven).toHaveLength(1)
     expect(kitchenOf(TICKET, home).tools.ring).toHaveLength(2)
-    const { conflicts } = schedule(dishesOf(TICKET, onePan), kitchenOf(TICKET, onePan))
+    const { conflicts } = schedule(dishesOf(TICKET, onePan, RECIPES), kitchenOf(TICKET, onePan))
     expect(conflicts).toMatchObject([{ kind: 'no tool', tool: 'oven', dish: { name: 'Dumplings' } }])
   })
 })

@@ -3,7 +3,7 @@
  * What stands now is what the log comes to; of what is said whole, the last counts.
  */
 import type { PlanRequest } from '#core/request/request'
-import { recipeById } from './recipes'
+import { recipeIn, type RecipeBook } from './recipes'
 import type { Ticket } from './ticket'
 import type { Kept } from './underWay'
 
@@ -77,9 +77,9 @@ export interface ServiceSummary {
   readonly underWay: number
 }
 
-export function summaryOf(record: ServiceRecord, cooks: number, underWay: number): ServiceSummary {
+export function summaryOf(record: ServiceRecord, book: RecipeBook, cooks: number, underWay: number): ServiceSummary {
   const { id, name, ticket, done } = record
-  const dishes = ticket?.lines.map(line => ('dish' in line ? line.dish.name : (recipeById(line.recipe)?.name ?? ''))) ?? []
+  const dishes = ticket?.lines.map(line => ('dish' in line ? line.dish.name : (recipeIn(book, line.recipe)?.name ?? ''))) ?? []
   return { id, name, serveAt: ticket?.serveAt ?? null, diners: ticket?.diners ?? 0, dishes, done: done.length, cooks, underWay }
 }
 

@@ -9,6 +9,8 @@ export interface Taken {
   readonly to: number
   /** Of an oven: what it may be set to. */
   readonly ovenC?: readonly [least: number, most: number]
+  /** How many of its places; left out, one. */
+  readonly places?: number
 }
 
 export class Resource {
@@ -31,10 +33,10 @@ export class Resource {
   }
 
   /** The latest start, no later than `start`, at which there is room for that long. */
-  latest(start: number, seconds: number, ovenC?: Taken['ovenC']): number {
+  latest(start: number, seconds: number, how: Pick<Taken, 'ovenC' | 'places'> = {}): number {
     let found = start
     for (;;) {
-      const earlier = this.clearOf({ from: found, to: found + seconds, ...(ovenC ? { ovenC } : {}) })
+      const earlier = this.clearOf({ ...how, from: found, to: found + seconds })
       if (earlier === null) return found
       found = earlier - seconds
     }
@@ -51,7 +53,8 @@ export class Resource {
     for (const { from } of beside) {
       const at = Math.max(from, wanted.from)
       const there = beside.filter(t => t.from <= at && at < t.to)
-      if (there.length >= this.places) return Math.max(...there.map(t => t.from))
+      const filled = there.reduce((sum, { places = 1 }) => sum + places, 0)
+      if (there.length > 0 && filled + (wanted.places ?? 1) > this.places) return Math.max(...there.map(t => t.from))
     }
     return null
   }

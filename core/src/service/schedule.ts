@@ -283,7 +283,8 @@ interface Want {
   readonly among: readonly Resource[]
   readonly after: number
   readonly seconds: number
-  readonly ovenC?: Taken['ovenC']
+  /** Of its tool: what the oven may be set to, and how much of it is filled. */
+  readonly how?: Pick<Taken, 'ovenC' | 'places'>
   readonly part: 'tool' | 'first' | 'last'
   /** Of which steps. */
   readonly of: ReadonlySet<number>
@@ -293,7 +294,7 @@ function wantsOf(block: readonly Block[], resources: Record<Tool, Resource[]>, h
   const wants: Want[] = []
   let after = 0
   for (const { step, index } of block) {
-    const { tool, seconds, ovenC, setUp = 0 } = step
+    const { tool, seconds, ovenC, trays, setUp = 0 } = step
     const before = wants.findIndex(w => w.part === 'tool' && w.of.has(index - 1))
     if (tool !== null && before >= 0 && block.find(b => b.index === index - 1)?.step.tool === tool && !ovenC) {
       const w = wants[before]
@@ -303,7 +304,7 @@ function wantsOf(block: readonly Block[], resources: Record<Tool, Resource[]>, h
         among: resources[tool],
         after: after - setUp,
         seconds: seconds + setUp,
-        ...(ovenC ? { ovenC } : {}),
+        how: { ...(ovenC ? { ovenC } : {}), ...(trays ? { places: trays } : {}) },
         part: 'tool',
         of: new Set([index])
       })
@@ -319,8 +320,8 @@ function wantsOf(block: readonly Block[], resources: Record<Tool, Resource[]>, h
   return wants
 }
 
-const latestOf = ({ after, seconds, ovenC }: Want, resource: Resource, start: number): number =>
-  resource.latest(start + after, seconds, ovenC) - after
+const latestOf = ({ after, seconds, how }: Want, resource: Resource, start: number): number =>
+  resource.latest(start + after, seconds, how) - after
 
 /** The latest start at which all of it is to be had. */
 function latestFor(wants: readonly Want[], start: number): number {
@@ -335,7 +336,7 @@ function latestFor(wants: readonly Want[], start: number): number {
 function take(want: Want, start: number): Resource {
   const resource = want.among.find(r => latestOf(want, r, start) >= start) ?? want.among[0]
   const from = start + want.after
-  resource.take({ from, to: from + want.seconds, ...(want.ovenC ? { ovenC: want.ovenC } : {}) })
+  resource.take({ ...want.how, from, to: from + want.seconds })
   return resource
 }
 

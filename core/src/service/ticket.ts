@@ -4,10 +4,17 @@ import type { PlanRequest } from '#core/request/request'
 import type { Dish, Kitchen, Tool } from './dish'
 import { asOneDish, byPan } from './onePan'
 import { dishOf, type Scaling } from './recipe'
-import { recipeById } from './recipes'
+import { recipeIn, type RecipeBook } from './recipes'
 
 /** A side or sauce of the book, scaled when it is laid out; or a dish whole, as the beef or one of the cook's own. */
-export type Line = { readonly id: string; readonly recipe: string } | DishLine
+export type Line = RecipeLine | DishLine
+export interface RecipeLine {
+  readonly id: string
+  /** By its id in the book. */
+  readonly recipe: string
+  /** For so many of the table, as for who eats no meat; left out, for all. */
+  readonly portions?: number
+}
 export interface DishLine {
   readonly id: string
   readonly dish: Dish
@@ -32,7 +39,9 @@ export const NAME_LENGTH = 30
 /** A dish of one's own may take from a minute to a day, s. */
 export const STEP_LIMITS_S = [60, 24 * 3600] as const
 
-const scalingOf = ({ diners }: Ticket, kit: Kit): Scaling => ({ diners, ringW: Math.max(0, ...kit.rings.map(r => r.powerW)) || 1 })
+/** Of the rings there are, W; 1 where there is none. */
+export const strongestW = ({ rings }: Pick<Kit, 'rings'>): number => Math.max(0, ...rings.map(r => r.powerW)) || 1
+const scalingOf = (diners: number, kit: Kit): Scaling => ({ diners, ringW: strongestW(kit) })
 
 /** Whose hands: by name where it was said. @param by from 0; null where they are nobody's in particular, or there is one cook only */
 export const whose = ({ cooks, names = [] }: Pick<Ticket, 'cooks' | 'names'>, by: number | null): string =>
@@ -50,15 +59,18 @@ export const namesIn = (written: string): string[] =>
 export const piecesOf = ({ lines }: Ticket): (DishLine & { readonly request: PlanRequest })[] =>
   lines.flatMap(line => ('dish' in line && line.request ? [{ ...line, request: line.request }] : []))
 
-/** Pieces in one pan are one dish, where the first of them stands. */
-export const dishesOf = (ticket: Ticket, kit: Kit): Dish[] => {
+/** For how many it is made. */
+export const portionsOf = (line: RecipeLine, { diners }: Pick<Ticket, 'diners'>): number => Math.min(line.portions ?? diners, diners)
+
+/** Pieces in one pan are one dish, where the first of them stands. What the book has not is left out. */
+export const dishesOf = (ticket: Ticket, kit: Kit, book: RecipeBook): Dish[] => {
   const pans = byPan(piecesOf(ticket)).filter(pan => pan.length > 1)
   return ticket.lines.flatMap(line => {
     const pan = pans.find(p => p.some(({ id }) => id === line.id))
     if (pan) return line.id === pan[0].id ? [asOneDish(pan)] : []
     if ('dish' in line) return [{ ...line.dish, id: line.id }]
-    const recipe = recipeById(line.recipe)
-    return recipe ? [dishOf(line.id, recipe, scalingOf(ticket, kit))] : []
+    const recipe = recipeIn(book, line.recipe)
+    return recipe ? [dishOf(line.id, recipe, scalingOf(portionsOf(line, ticket), kit))] : []
   })
 }
 

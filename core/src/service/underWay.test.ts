@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { READY_KITS } from '#core/kit/kit'
 import { callsOf } from './calls'
 import { dishOf } from './recipe'
-import { recipeById } from './recipes'
+import { shippedRecipe } from './recipes'
 import { schedule } from './schedule'
 import { kitchenOf } from './ticket'
 import { asKept, keptThrough } from './underWay'
@@ -11,7 +11,7 @@ describe('a table put off while it is cooked', () => {
   const scaling = { diners: 4, ringW: 1500 }
   const kitchen = kitchenOf({ serveAt: '', diners: 4, cooks: 1, lines: [] }, READY_KITS[0].kit)
   const service = schedule(
-    ['roast-potatoes', 'broccoli'].map(id => dishOf(id, recipeById(id)!, scaling)),
+    ['roast-potatoes', 'broccoli'].map(id => dishOf(id, shippedRecipe(id)!, scaling)),
     kitchen
   )
   const LATER = 20 * 60

@@ -15,6 +15,7 @@ import * as seventh from './migrations/0007_services'
 import * as eighth from './migrations/0008_held'
 import * as ninth from './migrations/0009_pieces'
 import * as tenth from './migrations/0010_devices'
+import * as eleventh from './migrations/0011_recipes'
 
 const MIGRATIONS: Record<string, Knex.Migration> = {
   '0001_cooks': first,
@@ -26,7 +27,8 @@ const MIGRATIONS: Record<string, Knex.Migration> = {
   '0007_services': seventh,
   '0008_held': eighth,
   '0009_pieces': ninth,
-  '0010_devices': tenth
+  '0010_devices': tenth,
+  '0011_recipes': eleventh
 }
 
 /** Migrations are imported, not searched for on disk, so that they also run when bundled. */

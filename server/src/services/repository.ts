@@ -1,6 +1,8 @@
 /** Services and what was said of them. Every write is one transaction, and may come twice. */
 import type { Knex } from 'knex'
 import { readableOf } from '#server/db/readable'
+import { RecipeRepository } from '#server/recipes/repository'
+import { bookOf } from '#core/service/recipes'
 import { serviceOf, summaryOf, type ServiceEvent, type ServiceRecord, type ServiceSummary } from '#core/service/record'
 
 interface ServiceRow {
@@ -34,9 +36,10 @@ export class ServiceRepository {
         await trx<EventRow>('service_events').insert({ id: event.id, service_id: id, sequence, said: JSON.stringify(event) })
       }
       const record = serviceOf(id, await eventsOf(trx, id))
+      const book = bookOf(await new RecipeRepository(trx).list())
       await trx<ServiceRow>('services')
         .where({ id })
-        .update({ serve_at: record.ticket?.serveAt ?? null, summary: JSON.stringify(summaryOf(record, 0, 0)) })
+        .update({ serve_at: record.ticket?.serveAt ?? null, summary: JSON.stringify(summaryOf(record, book, 0, 0)) })
       return record
     })
   }

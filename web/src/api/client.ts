@@ -6,6 +6,7 @@ import type { Claim, House } from '#core/formats/houseSchema'
 import type { PrintedSheet } from '#core/formats/sheetSchema'
 import type { Kit } from '#core/kit/kit'
 import type { Packet } from '#core/shop/larder'
+import type { Recipe } from '#core/service/recipe'
 import type { Order } from '#core/shop/orderSlip'
 import type { ServiceEvent, ServiceRecord, ServiceSummary } from '#core/service/record'
 import type { UnitSystem } from '#core/quantity/units'
@@ -92,6 +93,8 @@ export const api = {
   packets: (): Promise<{ packets: Packet[] }> => ask('GET', '/packets'),
   keep: (packet: Packet): Promise<Packet> => ask('PUT', `/packets/${encodeURIComponent(packet.id)}`, packet),
   use: (id: string): Promise<void> => ask('DELETE', `/packets/${encodeURIComponent(id)}`),
+  recipes: (): Promise<{ recipes: Recipe[] }> => ask('GET', '/recipes'),
+  putRecipe: (recipe: Recipe): Promise<Recipe> => ask('PUT', `/recipes/${encodeURIComponent(recipe.id)}`, recipe),
   kit: (): Promise<{ kit: Kit | null }> => ask('GET', '/kit'),
   putKit: (kit: Kit): Promise<{ kit: Kit }> => ask('PUT', '/kit', kit),
   sheetPdf: (sheet: PrintedSheet): Promise<Blob> => askPdf('/print/call-sheet', sheet),

@@ -17,7 +17,7 @@ import type { Service } from '#core/service/schedule'
 import { callsOf, type PassCall } from '#core/service/calls'
 import type { ServiceRecord } from '#core/service/record'
 import { byPan, mayShare } from '#core/service/onePan'
-import { recipeById } from '#core/service/recipes'
+import { recipeIn } from '#core/service/recipes'
 import { asKept, keptThrough, type Kept } from '#core/service/underWay'
 import { dishesOf, kitchenOf, MOST_LINES, piecesOf, whose, type DishLine, type Ticket } from '#core/service/ticket'
 import { Queue } from '../workers/queue'
@@ -28,6 +28,7 @@ import { canonical } from './canonical'
 import { kept } from './kept'
 import { useKit } from './kit'
 import { usePreparation } from './preparation'
+import { useRecipes } from './recipes'
 import { useUnits } from './units'
 
 const SUPPER_H = 19.5
@@ -54,6 +55,7 @@ export const usePass = defineStore('pass', () => {
   const units = useUnits()
   const cook = useCook()
   const preparation = usePreparation()
+  const recipes = useRecipes()
   /** Of this dinner: whatever is lit for it has it too. */
   const keptId = kept<string | null>(
     'macellaio.service',
@@ -65,12 +67,12 @@ export const usePass = defineStore('pass', () => {
 
   const example = (): Ticket => {
     const { count, weightG } = draft.request.piece
-    const recipes = ['roast-potatoes', 'broccoli', 'pan-sauce']
+    const usual = ['roast-potatoes', 'broccoli', 'pan-sauce']
     return {
       serveAt: nextSupper(),
       diners: Math.min(40, Math.max(1, Math.round((count * weightG) / PLATE_G))),
       cooks: 1,
-      lines: recipes.map(recipe => ({ id: recipe, recipe }))
+      lines: usual.map(recipe => ({ id: recipe, recipe }))
     }
   }
   const written = kept<Ticket>('macellaio.ticket', example, parseTicket)
@@ -103,7 +105,7 @@ export const usePass = defineStore('pass', () => {
   )
   const undoable = shallowRef<Ticket | null>(null)
 
-  const dishes = computed(() => dishesOf(ticket.value, kit.kit))
+  const dishes = computed(() => dishesOf(ticket.value, kit.kit, recipes.book))
   const kitchen = computed(() => kitchenOf(ticket.value, kit.kit))
   const keyOf = (): string => JSON.stringify([dishes.value, kitchen.value])
   const laid = shallowRef<{ readonly key: string; readonly service: Service } | null>(null)
@@ -136,7 +138,7 @@ export const usePass = defineStore('pass', () => {
   /** What has to be minded with it; empty where there is nothing. */
   function cautionOf({ dishId }: PassCall): string {
     const line = ticket.value.lines.find(l => l.id === dishId)
-    return line && 'recipe' in line ? (recipeById(line.recipe)?.caution ?? '') : ''
+    return line && 'recipe' in line ? (recipeIn(recipes.book, line.recipe)?.caution ?? '') : ''
   }
   const nameOf = ({ dishId }: PassCall): string => dishes.value.find(d => d.id === dishId)?.name ?? ''
   /** "Potatoes, roasted; Ines" */
@@ -180,6 +182,17 @@ export const usePass = defineStore('pass', () => {
   const add = (line: { readonly recipe: string } | { readonly dish: Dish }): string | null =>
     change({ lines: [...ticket.value.lines, { id: nanoid(8), ...line }] })
   const remove = (id: string): string | null => change({ lines: ticket.value.lines.filter(l => l.id !== id) })
+  /** A side for so many of the table; for all of them it goes with the table. */
+  function portion(id: string, many: number): string | null {
+    const { lines, diners } = ticket.value
+    return change({
+      lines: lines.map(line => {
+        if (line.id !== id || !('recipe' in line)) return line
+        const { portions: _, ...all } = line
+        return many >= diners ? all : { ...all, portions: many }
+      })
+    })
+  }
   function undo(): void {
     if (undoable.value === null) return
     ticket.value = undoable.value
@@ -301,6 +314,7 @@ export const usePass = defineStore('pass', () => {
     change,
     add,
     remove,
+    portion,
     undo,
     tick,
     untick,

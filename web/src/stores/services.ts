@@ -13,6 +13,7 @@ import { useDraft } from './draft'
 import { kept } from './kept'
 import { outbox } from './outbox'
 import { usePass } from './pass'
+import { useRecipes } from './recipes'
 
 interface Letter {
   readonly service: string
@@ -35,6 +36,7 @@ export const useServices = defineStore('services', () => {
   const pass = usePass()
   const draft = useDraft()
   const cook = useCook()
+  const recipes = useRecipes()
   const { letters, offline, refused, post, send } = outbox<Letter>('macellaio.services.unsent', ({ service, event }) =>
     api.tellService(service, [event])
   )
@@ -191,7 +193,12 @@ export const useServices = defineStore('services', () => {
     stream = null
     if (id === null || typeof EventSource === 'undefined') return
     stream = api.changesOf(id)
-    for (const kind of ['open', 'changed']) stream.addEventListener(kind, () => void ask())
+    for (const kind of ['open', 'changed']) {
+      stream.addEventListener(kind, () => {
+        void ask()
+        void recipes.load()
+      })
+    }
   }
 
   let asking: ReturnType<typeof setInterval> | undefined
@@ -205,6 +212,7 @@ export const useServices = defineStore('services', () => {
     // What was decided while the page was being left.
     if (known.value.service === pass.serviceId || real.value) soon()
     void send()
+    void recipes.load()
     watch(() => (real.value ? pass.serviceId : null), listen, { immediate: true })
     asking = setInterval(() => {
       if (document.visibilityState === 'visible') void ask()

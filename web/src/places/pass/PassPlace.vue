@@ -26,6 +26,7 @@ import { dangersOf } from '#core/safety/dangers'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
 import { usePass } from '../../stores/pass'
+import { useRecipes } from '../../stores/recipes'
 import { useServices } from '../../stores/services'
 import { useUnits } from '../../stores/units'
 import ServiceDrawing from '../../line/ServiceDrawing.vue'
@@ -56,6 +57,7 @@ onMounted(() => {
 onUnmounted(() => (pass.watched = false))
 
 const services = useServices()
+const recipes = useRecipes()
 const listing = ref(false)
 const working = ref(false)
 const said = ref('')
@@ -133,7 +135,10 @@ function toTheFire(id: string): void {
   if (pass.openBeef(id)) void router.push('/fire')
 }
 function asFile(): void {
-  saveFile(new Blob([JSON.stringify(writeTicket(pass.ticket), null, 2)], { type: 'application/json' }), 'macellaio-ticket.json')
+  saveFile(
+    new Blob([JSON.stringify(writeTicket(pass.ticket, recipes.book), null, 2)], { type: 'application/json' }),
+    'macellaio-ticket.json'
+  )
   said.value = 'Saved as a ticket file.'
 }
 async function asCalendar(): Promise<void> {
@@ -152,8 +157,9 @@ const print = (): void => window.print()
 async function open(file: File): Promise<void> {
   said.value = await openFile(file, 'a ticket', json => {
     const read = readTicket(json)
+    recipes.takeIn(read.recipes)
     pass.untick()
-    return pass.put(read)
+    return pass.put(read.ticket)
   })
 }
 </script>
@@ -224,12 +230,14 @@ async function open(file: File): Promise<void> {
           @add="recipe => (said = pass.add({ recipe }) ?? '')"
           @open="toTheFire"
           @remove="remove"
+          @portions="(of, many) => (said = pass.portion(of, many) ?? '')"
         />
         <p class="more no-print">
           <a-button v-if="pass.atTheFire === null" class="link" :disabled="working || pass.full" @click="takeFromFire()">
             {{ working ? 'Working the beef out…' : 'Put on the beef as it stands at the fire' }}
           </a-button>
           <router-link to="/fire/methods">{{ pass.atTheFire ? 'The beef by another way' : 'or by another way' }}</router-link>
+          <router-link to="/pass/recipes">The recipe book</router-link>
           <a-button v-if="pass.undoable" class="link" @click="pass.undo">Undo the last change</a-button>
         </p>
         <a-collapse class="no-print own" ghost>
