@@ -1,55 +1,14 @@
 /** Whole dinners, from the table's wishes to the Book. */
-import { expect, test, type Page } from '@playwright/test'
-import { FIRST_REQUEST } from '#core/request/firstRequest'
-import type { Piece } from '#core/meat/piece'
-import type { Guest } from '#core/request/request'
+import { expect, test } from '@playwright/test'
 import { App } from './app'
 import { pick } from './controls'
+import { bought, cookUntil, measured, planned, tiles, workedOut } from './kitchen'
 
 let app: App
 test.beforeAll(async () => {
   app = await App.start()
 })
 test.afterAll(() => app.stop())
-
-/** On the bench and at the fire as if it had been measured. */
-async function measured(page: Page, piece: Partial<Piece>, named: readonly Guest[] = []): Promise<void> {
-  const draft = { ...FIRST_REQUEST, piece: { ...FIRST_REQUEST.piece, ...piece }, guests: { ...FIRST_REQUEST.guests, named } }
-  await page.evaluate(of => {
-    localStorage.setItem('macellaio.draft', of)
-    localStorage.setItem('macellaio.touched', 'true')
-  }, JSON.stringify(draft))
-}
-async function planned(page: Page, path: string): Promise<void> {
-  await page.goto(`${app.url}${path}`)
-  await expect(page.getByLabel('Call sheet', { exact: true }).locator('ul.sheet')).toHaveAttribute('aria-busy', 'false', {
-    timeout: 20_000
-  })
-}
-const tiles = (page: Page) => page.getByRole('navigation', { name: 'All that is on' }).getByRole('button')
-
-/** Does what is called when it is called, until the heading says what is wanted. */
-async function cookUntil(page: Page, wanted: RegExp, most = 40): Promise<string[]> {
-  const called: string[] = []
-  for (let i = 0; i < most; i++) {
-    await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(/Reckoning/)
-    await expect(page.getByText('reckoning…')).toHaveCount(0)
-    const heading = await page.getByRole('heading', { level: 1 }).innerText()
-    if (wanted.test(heading)) return called
-    called.push(heading)
-    const clock = page.locator('.clock')
-    if ((await clock.count()) > 0) {
-      const [minutes, seconds] = (await clock.innerText())
-        .split(/[^\d]+/)
-        .filter(Boolean)
-        .slice(-2)
-        .map(Number)
-      if (/ in$/.test(heading)) await page.clock.fastForward((60 * minutes + seconds) * 1000 + 400)
-    }
-    await page.keyboard.press('Space')
-  }
-  throw new Error(`Never came to ${String(wanted)}: ${called.join(' | ')}`)
-}
 
 test('four steaks to three donenesses: each goes in and comes off at its own, and all stand in the book', async ({ page }) => {
   await page.clock.install()
@@ -60,7 +19,7 @@ test('four steaks to three donenesses: each goes in and comes off at its own, an
     { id: 'guest-3', name: 'Per', targetC: 54 },
     { id: 'guest-4', name: 'Quin', targetC: 59 }
   ])
-  await planned(page, '/fire/plan/pan-sear')
+  await planned(page, `${app.url}/fire/plan/pan-sear`)
   await pick(page.getByLabel('Turn', { exact: true }), 'once')
   await expect(page.getByText(/All are carved together/)).toHaveCount(3, { timeout: 20_000 })
   await page.getByRole('button', { name: 'On the pass' }).click()
@@ -95,12 +54,12 @@ test('two unlike pieces and a side at once: one stream, and a dead server and a 
   await page.clock.install({ time: new Date('2026-11-27T17:00:00') })
   await page.goto(`${app.url}/fire`)
   await measured(page, { cutId: 'ribeye', form: 'roast', thicknessMm: 90, widthMm: 95, lengthMm: 190, weightG: 1500 })
-  await planned(page, '/fire/plan/roast')
+  await planned(page, `${app.url}/fire/plan/roast`)
   await page.getByRole('button', { name: 'Light the stove' }).click()
   await cookUntil(page, /^Put .*rest|^Take|^Off|^Out of the oven/, 6).catch(() => undefined)
   await page.goto(`${app.url}/fire`)
   await measured(page, { cutId: 'flat-iron', count: 2, thicknessMm: 22, weightG: 180 })
-  await planned(page, '/fire/plan/pan-sear')
+  await planned(page, `${app.url}/fire/plan/pan-sear`)
   await page.getByRole('button', { name: 'Light the stove for this one too' }).click()
   await expect(tiles(page)).toHaveCount(2)
   await expect(page.getByRole('heading', { name: 'Light the ring' })).toBeVisible()
@@ -130,24 +89,11 @@ test('twenty-four at the table are said once: at the counter, on the bench, in b
   const ordered = await page.locator('.order dd').first().innerText()
   await page.getByRole('button', { name: /to the bench/i }).click()
   await expect(page.getByLabel('How many', { exact: true })).toHaveValue(ordered)
-  await planned(page, '/fire/plan/pan-sear')
+  await planned(page, `${app.url}/fire/plan/pan-sear`)
   await expect(page.getByText(/All \d+ do not fit in the pan at once: \d+ batches of/)).toBeVisible()
   await page.getByRole('button', { name: 'Light the stove' }).click()
   await expect(tiles(page).first()).toContainText(/first batch of \d/)
 })
-
-/** A cut found, bought and on the bench, so thick and so many. */
-async function bought(page: Page, search: string, thicknessMm: number, count = 1): Promise<void> {
-  await page.getByLabel('Search cuts by any name').fill(search)
-  await page.getByRole('button', { name: 'Take it to the bench' }).click()
-  await page.getByLabel('Thickness', { exact: true }).fill(String(thicknessMm))
-  await page.getByLabel('How many', { exact: true }).fill(String(count))
-  await page.getByLabel('How many', { exact: true }).press('Enter')
-  await page.getByRole('button', { name: 'To the fire' }).click()
-  await expect(page.getByLabel('Call sheet', { exact: true }).locator('ul.sheet')).toHaveAttribute('aria-busy', 'false', {
-    timeout: 20_000
-  })
-}
 
 test('one cook, one pan, on a phone: two unlike thin pieces go in one after the other and come off apart, beside chips, a green and their sauce', async ({
   page
@@ -182,9 +128,7 @@ test('one cook, one pan, on a phone: two unlike thin pieces go in one after the 
   await expect(calls.filter({ hasText: /Sear, in one pan: .*later/ })).toHaveCount(1, { timeout: 20_000 })
   await expect(calls.filter({ hasText: 'chips' }).first()).toBeVisible()
   await page.getByRole('link', { name: 'Fire', exact: true }).click()
-  await expect(page.getByLabel('Call sheet', { exact: true }).locator('ul.sheet')).toHaveAttribute('aria-busy', 'false', {
-    timeout: 20_000
-  })
+  await workedOut(page)
   await page.getByRole('button', { name: /^Light the stove/ }).click()
   await expect(tiles(page)).toHaveCount(2)
   const called = await cookUntil(page, /carved$/, 60)
@@ -196,7 +140,7 @@ test('twenty-four steaks over one kettle go in batches, and the last is carved',
   await page.clock.install({ time: new Date('2026-11-27T15:00:00') })
   await page.goto(`${app.url}/fire`)
   await measured(page, { cutId: 'flat-iron', count: 24, thicknessMm: 24, weightG: 240, lengthMm: 150, widthMm: 75 })
-  await planned(page, '/fire/plan/grill')
+  await planned(page, `${app.url}/fire/plan/grill`)
   await expect(page.getByText(/All 24 do not fit over the fire at once: \d batches of/)).toBeVisible()
   await page.getByRole('button', { name: 'Light the stove' }).click()
   const batches = await tiles(page).count()
@@ -209,7 +153,7 @@ test('a fillet roast for eight whose guests are twenty minutes late is kept warm
   await page.clock.install({ time: new Date('2026-11-27T17:00:00') })
   await page.goto(`${app.url}/fire`)
   await measured(page, { cutId: 'fillet', form: 'roast', thicknessMm: 75, widthMm: 80, lengthMm: 330, weightG: 1600 })
-  await planned(page, '/fire/plan/roast')
+  await planned(page, `${app.url}/fire/plan/roast`)
   await page.getByRole('button', { name: 'Light the stove' }).click()
   await cookUntil(page, /^Carve/, 20)
   const left = async (): Promise<number> => {

@@ -139,6 +139,9 @@ test('a rump cap in a bath by the clock, half of it kept for another day', async
   await ready(page)
   await expect(figure(page, 'phase-0')).toHaveText('1')
   await expect(page.locator('.keep')).toContainText('ice and water for', { timeout: 60_000 })
+  await page.getByRole('button', { name: /^Write (it|them) in the larder/ }).click()
+  await page.goto(`${app.url}/larder`)
+  await expect(page.getByText('“cooked to 57', { exact: false })).toBeVisible()
 })
 
 test('a round in a pot without a machine: mixed, falling, topped up', async ({ page }) => {

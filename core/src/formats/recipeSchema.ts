@@ -120,6 +120,7 @@ export const recipeShape = yup
       .min(1, 'At least one step.')
       .max(RECIPE_LIMITS.steps, `At most ${RECIPE_LIMITS.steps} steps.`),
     inItsPan: yup.boolean().strict().optional(),
+    beforeMeat: yup.boolean().strict().optional(),
     caution: yup.string().strict().max(RECIPE_LIMITS.caution, `At most ${RECIPE_LIMITS.caution} letters.`).optional(),
     out: yup.boolean().strict().optional()
   })

@@ -62,7 +62,8 @@ const dishShape = yup
       .default(undefined)
       .max(MOST_STEPS, `At most ${MOST_STEPS} steps.`),
     pullC: yup.number().strict().typeError('This needs °C.').min(0).max(100).optional(),
-    inItsPan: yup.boolean().strict().optional()
+    inItsPan: yup.boolean().strict().optional(),
+    beforeMeat: yup.boolean().strict().optional()
   })
   .noUnknown()
   .default(undefined)

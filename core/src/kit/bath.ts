@@ -3,9 +3,8 @@
  * fridge and a bowl of ice water for what is kept.
  */
 import type { Constants } from '#core/heat/constants'
-import type { AirFace, FixedFace, LiquidFace } from '#core/heat/faces'
+import type { FixedFace, LiquidFace } from '#core/heat/faces'
 import type { Lump } from '#core/heat/lump'
-import { saturatedVapour } from '#core/heat/vapour'
 import type { Room } from './air'
 
 export const BATH_LIMITS_C = [40, 95] as const
@@ -105,14 +104,13 @@ export const inPot = (lump: number, c: Constants): LiquidFace => ({ kind: 'liqui
 
 const FRIDGE_C = 4
 
-/** Bare on a rack in the fridge. */
-export const inFridge = (c: Constants): AirFace => ({
-  kind: 'air',
-  air: FRIDGE_C,
-  walls: FRIDGE_C,
-  convection: c.fridgeConvection,
-  emissivity: c.meatEmissivity,
-  vapour: 0.6 * saturatedVapour(FRIDGE_C)
+/** Of the fridge's walls as a wrapped piece sees them, W/(m²·K): 4σT³ between 4 and 50 °C. */
+const FRIDGE_RADIATION = 5.4
+/** Wrapped or in its bag in the fridge: it cools, and keeps its water. */
+export const inFridge = (c: Constants): FixedFace => ({
+  kind: 'fixed',
+  at: FRIDGE_C,
+  conductance: c.fridgeConvection + c.meatEmissivity * FRIDGE_RADIATION
 })
 
 /** A bag in ice and water, stirred now and then. */

@@ -93,17 +93,19 @@ describe('grills', () => {
 describe('cooling', () => {
   const from60 = (face: Face): number => coreAfter(face, 20, 60)
 
-  it('ice water chills fastest, then the fridge, then the bench, then under foil', () => {
-    const cores = [inIce(CONSTANTS), inFridge(CONSTANTS), openAir(KITCHEN, CONSTANTS), underFoil(KITCHEN, CONSTANTS)].map(from60)
+  it('ice water chills fastest; bare on the bench sooner than under foil, for what it evaporates', () => {
+    const cores = [inIce(CONSTANTS), openAir(KITCHEN, CONSTANTS), underFoil(KITCHEN, CONSTANTS)].map(from60)
     for (let i = 1; i < cores.length; i++) expect(cores[i]).toBeGreaterThan(cores[i - 1])
+    expect(from60(inFridge(CONSTANTS))).toBeGreaterThan(from60(inIce(CONSTANTS)))
   })
 
-  it('a piece in the fridge comes down to it and dries a little', () => {
+  it('a piece wrapped in the fridge comes down to it as its conductance says, and keeps its water', () => {
     const { body, loss } = held(inFridge(CONSTANTS), 8 * 3600, 57)
     expect(body.centre.core).toBeLessThan(7)
-    expect(body.centre.core).toBeGreaterThan(0)
-    expect(loss).toBeGreaterThan(0.005)
-    expect(loss).toBeLessThan(0.15)
+    expect(body.centre.core).toBeGreaterThan(4)
+    expect(loss).toBeLessThan(0.005)
+    // On the bench it ends warmer, whatever it evaporates.
+    expect(held(openAir(KITCHEN, CONSTANTS), 8 * 3600, 57).body.centre.core).toBeGreaterThan(body.centre.core + 3)
   })
 })
 

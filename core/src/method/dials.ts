@@ -41,6 +41,7 @@ export interface SettingValues {
   readonly cover: Cover
   readonly rest: RestLength
   readonly heldS: number
+  readonly coldS: number
   readonly rewarmS: number
   /** The free quantity given by the cook instead of solved; 0 for solved. */
   readonly byClockS: number
@@ -80,6 +81,8 @@ const row = (label: string, file: string, shape: DialShape, says: string): Row =
 export const REST_LIMITS_S = [0, 12 * 3600] as const
 /** Longer than that it is neither good nor safe; common practice, no source. */
 export const HELD_LIMITS_S = [0, 2 * 3600] as const
+/** Cooked meat keeps so long, sealed and cold; common practice, no source. */
+export const COLD_LIMITS_S = [0, 3 * 24 * 3600] as const
 const DAY_S = 24 * 3600
 const POT_AT_MOST_S = 8 * 3600
 
@@ -119,10 +122,13 @@ const ROWS: Record<SettingKey, Row> = {
   cover: row(
     'Rested',
     'cover',
-    choice({ bare: 'bare', 'loose foil': 'under loose foil', 'tucked foil': 'foil tucked in', fridge: 'in the fridge' } satisfies Record<
-      Cover,
-      string
-    >),
+    choice({
+      bare: 'bare',
+      'loose foil': 'under loose foil',
+      'tucked foil': 'foil tucked in',
+      ice: 'bagged, in ice and water',
+      fridge: 'in the fridge'
+    } satisfies Record<Cover, string>),
     'foil keeps it warm; tucked in it softens the crust'
   ),
   rest: row(
@@ -132,13 +138,14 @@ const ROWS: Record<SettingKey, Row> = {
     'until the centre is at its hottest, a set time, or half the cooking time'
   ),
   heldS: row('Kept warm', 'keptWarm', time(HELD_LIMITS_S), 'after the rest, under foil in an oven at 60 °C, for guests who are late'),
+  coldS: row('Then in the fridge', 'cold', time(COLD_LIMITS_S), 'wrapped, to be sliced cold; 0 to be carved warm'),
   rewarmS: row('Back in the pan', 'rewarm', time([0, 300]), 'after the rest, each face so long, to crisp and warm it'),
   byClockS: row('By the clock', 'byClock', time([0, DAY_S]), 'instead of working it out; 0 for worked out')
 }
 
 const PAN = ['panC', 'turning', 'fatEdgeS', 'basted'] as const
 const SEAR = ['panC', 'searS', 'turning', 'fatEdgeS', 'basted'] as const
-const REST = ['cover', 'rest', 'heldS'] as const
+const REST = ['cover', 'rest', 'heldS', 'coldS'] as const
 const KEYS: Record<MethodKind, readonly SettingKey[]> = {
   'pan sear': [...PAN, ...REST, 'rewarmS', 'byClockS'],
   'sear then oven': [...SEAR, 'ovenC', 'standing', ...REST, 'rewarmS', 'byClockS'],

@@ -9,7 +9,8 @@ import type { Fineness, Setup } from './setup'
 import type { Turning } from './turning'
 
 /** What a stage is to the cook. */
-export type Phase = 'sear' | 'fat edge' | 'oven' | 'coals' | 'under the lid' | 'bath' | 'pot' | 'cool' | 'rest' | 'hold' | 'rewarm'
+export type Phase =
+  'sear' | 'fat edge' | 'oven' | 'coals' | 'under the lid' | 'bath' | 'pot' | 'cool' | 'rest' | 'hold' | 'chill' | 'rewarm'
 
 /** A while in one place, turned or not. */
 export interface PlannedStage {
@@ -34,14 +35,14 @@ export interface Program {
   /** Up to the rest, which is last but for a rewarming. */
   readonly heating: readonly PlannedStage[]
   readonly rest: (seconds: number) => PlannedStage
-  /** After the rest: kept warm, back in the pan, or neither. */
+  /** After the rest: kept warm, chilled, back in the pan, or none of it. */
   readonly rewarm: readonly PlannedStage[]
 }
 
 export type RestLength =
   { readonly kind: 'clock'; readonly seconds: number } | { readonly kind: 'half the cooking time' } | { readonly kind: 'to the peak' }
 
-export const COVERS = ['bare', 'loose foil', 'tucked foil', 'fridge'] as const
+export const COVERS = ['bare', 'loose foil', 'tucked foil', 'ice', 'fridge'] as const
 export type Cover = (typeof COVERS)[number]
 
 /** What every method's settings end with. */
@@ -50,6 +51,8 @@ export interface Resting {
   readonly rest: RestLength
   /** Kept warm after the rest, under foil in an oven at 60 °C, s; 0 for not. */
   readonly heldS: number
+  /** Wrapped in the fridge after the rest, to be sliced cold, s; 0 for not. */
+  readonly coldS: number
   /** A moment back in the hot pan after the rest, s on each face; 0 for none. */
   readonly rewarmS: number
 }

@@ -5,10 +5,10 @@
 import { allOver, type AirFace, type Face, type Faces, type MetalFace, type PartlyFace } from '#core/heat/faces'
 import type { Burner, Lump, LumpChange } from '#core/heat/lump'
 import { HOLDING_C, keptWarm, onBoard, openAir, overPan, underFoil } from '#core/kit/air'
-import { inFridge } from '#core/kit/bath'
+import { inFridge, inIce } from '#core/kit/bath'
 import { ovenAir, type Oven } from '#core/kit/oven'
 import { burnerHolding, contactWith, panLump, type Pan, type Ring } from '#core/kit/pan'
-import type { PlannedStage, Program, Resting } from './method'
+import type { Cover, PlannedStage, Program, Resting } from './method'
 import { outsideOf, type Setup } from './setup'
 import type { Turning } from './turning'
 
@@ -112,23 +112,25 @@ export function searStages(setup: Setup<Searing>, fresh: readonly LumpChange[] =
 /** What the piece rests in and on. */
 function restFaces({ piece, room, constants, settings }: Setup<Resting>): Faces {
   if (settings.cover === 'fridge') return allOver(inFridge(constants))
+  if (settings.cover === 'ice') return allOver(inIce(constants))
   const over = settings.cover === 'bare' ? openAir(room, constants) : underFoil(room, constants, settings.cover === 'tucked foil')
   return piece.form === 'roast' ? allOver(over) : { first: onBoard(room, constants), second: over, side: over }
 }
 
+const RESTING_IN: Partial<Record<Cover, string>> = { fridge: 'wrapped, in the fridge', ice: 'in its bag in ice and water' }
 export const restStage = (setup: Setup<Resting>, seconds: number): PlannedStage => ({
   phase: 'rest',
   busy: false,
-  name: setup.settings.cover === 'fridge' ? 'in the fridge' : `rest, ${setup.settings.cover}`,
+  name: RESTING_IN[setup.settings.cover] ?? `rest, ${setup.settings.cover}`,
   seconds,
   faces: restFaces(setup)
 })
 
-/** Kept warm for who is late; by then it is at its hottest. */
-export function heldStages({ settings: { heldS }, constants }: Setup<Resting>): PlannedStage[] {
-  if (heldS <= 0) return []
-  const faces = allOver(keptWarm(constants))
-  return [{ phase: 'hold', busy: false, name: `kept under foil in an oven at ${HOLDING_C} °C`, seconds: heldS, faces }]
+/** Kept warm for who is late, by then at its hottest; or cold for another day. */
+export function heldStages({ settings: { heldS, coldS }, constants }: Setup<Resting>): PlannedStage[] {
+  const warm = stageIn('hold', `kept under foil in an oven at ${HOLDING_C} °C`, heldS, keptWarm(constants))
+  const cold = stageIn('chill', 'wrapped, in the fridge', coldS, inFridge(constants))
+  return [warm, cold].filter(s => s.seconds > 0)
 }
 
 /** A moment back in the hot pan, to warm and crisp what has rested long. */

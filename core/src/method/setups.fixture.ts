@@ -39,6 +39,7 @@ export function stripSetup(piece: Partial<Piece> = {}, settings: Partial<PanSear
       cover: 'bare',
       rest: { kind: 'to the peak' },
       heldS: 0,
+      coldS: 0,
       rewarmS: 0,
       ...settings
     },

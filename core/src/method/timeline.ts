@@ -95,7 +95,7 @@ export const AFTERWARDS = 120
  * is carved, by the clock where the cook rests it so.
  */
 export function rested({ heating, rest: resting }: Timeline, { piece, settings }: Setup<Resting>): Spell[] {
-  const joint = piece.form === 'roast' && settings.cover !== 'fridge'
+  const joint = piece.form === 'roast' && settings.cover !== 'fridge' && settings.cover !== 'ice'
   const least = restSeconds(settings.rest, secondsOf(heating), 0)
   if (joint && settings.rest.kind !== 'to the peak') return [...heating, resting(Math.max(SHORTEST_REST, least))]
   return [...heating, resting(Math.max(joint ? LONGEST_JOINT_REST : LONGEST_REST, least + AFTERWARDS))]

@@ -31,7 +31,7 @@ export function wholeKit(own: KitInUse | null): FullKit {
   }
 }
 
-const RESTING: Resting = { cover: 'bare', rest: { kind: 'to the peak' }, heldS: 0, rewarmS: 0 }
+const RESTING: Resting = { cover: 'bare', rest: { kind: 'to the peak' }, heldS: 0, coldS: 0, rewarmS: 0 }
 
 /** A bath at the target itself, whatever the method wants it for. */
 const bathAt = (targetC: number): number => Math.round(2 * targetC) / 2

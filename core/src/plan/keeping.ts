@@ -13,8 +13,6 @@ import type { Plan } from './plan'
 
 /** Cold enough to be kept, °C. */
 export const COLD_C = 5
-/** Cooked meat should be cold within this long, s: two hours to 21 °C and four more to 5 °C (US Food Code, from memory). */
-export const CHILLED_WITHIN_S = 6 * 3600
 /** Days in a cold fridge, sealed; the usual cautious figure for cooked meat (common practice, no source). */
 export const KEEPS_DAYS = 3
 
@@ -24,6 +22,12 @@ export interface Kept {
 }
 
 const LONGEST = 12 * 3600
+
+/** From the heat until the middle of a piece that rests in the fridge is cold, s; null where it is carved before. */
+export function coldAfter({ history, pull, carve }: Pick<Plan, 'history' | 'pull' | 'carve'>): number | null {
+  const at = history.time.findIndex((t, i) => t > pull.time && t <= carve.time && history.core[i] <= COLD_C)
+  return at < 0 ? null : history.time[at] - pull.time
+}
 
 export function chilled<S extends Resting>(method: Method<S>, setup: Setup<S>, plan: Plan): Kept {
   const { heating } = timelineOf(method, setup, plan.free)

@@ -40,6 +40,15 @@ export function settingsOf({
   return withSettings(kind, usualSettings(wholeKit(kit), target.coreC, piece)[kind], settings)
 }
 
+/** So long in the fridge it is cold to the middle, and is sliced so, s. */
+const COLD_FROM_S = 3 * 3600
+/** Whether it is cooked to be eaten cold: what is done to it after the rest is another day's, or another part of the day's. */
+export function servedCold(request: Pick<PlanRequest, 'piece' | 'kit' | 'target' | 'method'>): boolean {
+  const { cover, rest, heldS, coldS, rewarmS } = settingsOf(request)
+  const inFridgeS = coldS + (cover === 'fridge' && rest.kind === 'clock' ? rest.seconds : 0)
+  return inFridgeS >= COLD_FROM_S && heldS <= 0 && rewarmS <= 0
+}
+
 /** Every dial of the request's method, as it stands. */
 export const wholeSettings = (request: Pick<PlanRequest, 'piece' | 'kit' | 'target' | 'method'>): Settings =>
   dialValues(request.method.kind, settingsOf(request) as never, request.method.settings.byClockS ?? 0)

@@ -8,7 +8,7 @@ const ordinary = { intact: 'yes', vulnerable: false } as const
 const hours = (h: number, celsius: number): Cooked => {
   const time = Array.from({ length: 61 }, (_, i) => (i * h * 3600) / 60)
   return {
-    peak: { core: celsius },
+    peak: { core: celsius, time: h * 3600 },
     history: { time, core: time.map(() => celsius) },
     carve: { time: h * 3600 },
     lethal: [
@@ -45,6 +45,19 @@ describe('dangers', () => {
     expect(ids(52, ordinary, hours(4.5, 52), 'a')).toEqual(['long and warm'])
     expect(ids(52, ordinary, hours(4.5, 52), 'b')).toEqual(['long and warm'])
     expect(ids(55, ordinary, hours(24, 55), 'a')).toEqual([])
+  })
+
+  it('more than six hours down to 5 °C, where it is chilled; the way up is counted for itself', () => {
+    const chilled = (downH: number): Cooked => {
+      const up = hours(3, 52)
+      const time = Array.from({ length: 20 }, (_, i) => (3 + (downH * (i + 1)) / 20) * 3600)
+      const core = time.map((_, i) => 52 - (48.5 * (i + 1)) / 20)
+      const history = { time: [...up.history.time, ...time], core: [...up.history.core, ...core] }
+      return { ...up, history, carve: { time: (3 + downH) * 3600 } }
+    }
+    expect(ids(52, ordinary, chilled(5.5), 'a')).toEqual([])
+    expect(ids(52, ordinary, chilled(8), 'a')).toEqual(['slow to chill'])
+    expect(dangersOf(52, ordinary, chilled(8), 'a')[0].hours).toBeGreaterThan(6)
   })
 })
 

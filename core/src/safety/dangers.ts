@@ -9,25 +9,29 @@ import { NOT_INTACT_C } from './cautions'
 
 /** What of a plan counts here. */
 export interface Cooked {
-  readonly peak: { readonly core: number }
+  readonly peak: { readonly core: number; readonly time: number }
   readonly history: Pick<History, 'time' | 'core'>
   readonly carve: { readonly time: number }
   readonly lethal: readonly { readonly reference: string; readonly core: number }[]
 }
 
-export type DangerId = 'not intact' | 'vulnerable' | 'long and warm'
+export type DangerId = 'not intact' | 'vulnerable' | 'long and warm' | 'slow to chill'
 
 export interface Danger {
   readonly id: DangerId
   /** The target at which it is safe by the usual advice, °C; null where another target does not help. */
   readonly saferC: number | null
-  /** Hours between 5 and 54 °C, where that is it. */
+  /** Hours between 5 and 54 °C, on the way up or down, where that is it. */
   readonly hours?: number
 }
 
 /** The usual ceiling between 5 and 54 °C, h. */
 export const WARM_CEILING_H = 4
 const [WARM_FROM, WARM_TO] = [5, 54]
+/** Cooked meat should be cold within this long, h: two hours to 21 °C and four more to 5 °C (US Food Code, from memory). */
+export const CHILLED_WITHIN_H = 6
+/** Cooler than that when it is cut, it was chilled, °C. */
+const CHILLED_C = 21
 /** K: a held bath stops half a degree short of its water, and is taken to be there. */
 const CLOSE_K = 0.6
 /** Nobody counts a quarter of what a reference asks for as done. */
@@ -47,19 +51,30 @@ export function dangersOf(targetC: number, table: Table, plan: Cooked | null, re
   if (table.vulnerable && comesTo < PUBLIC_HEALTH.celsius && !killed)
     dangers.push({ id: 'vulnerable', saferC: Math.ceil(PUBLIC_HEALTH.celsius) })
   if (plan !== null) {
-    const hours = warmHours(plan)
+    const { up, down } = warmHours(plan)
     // What grew meanwhile may leave what no heat undoes.
-    if (hours > WARM_CEILING_H) dangers.push({ id: 'long and warm', saferC: null, hours })
+    if (up > WARM_CEILING_H) dangers.push({ id: 'long and warm', saferC: null, hours: up })
+    if (down > CHILLED_WITHIN_H) dangers.push({ id: 'slow to chill', saferC: null, hours: down })
   }
   return dangers
 }
 
-/** Time that the core spends where what makes ill can grow, h. */
-function warmHours({ history, carve }: Cooked): number {
-  let seconds = 0
-  for (let i = 1; i < history.time.length && history.time[i] <= carve.time; i++) {
-    const T = history.core[i]
-    if (T > WARM_FROM && T < WARM_TO) seconds += history.time[i] - history.time[i - 1]
+/** Whether what is chilled is so too slowly. */
+export const chillsSlowly = (plan: Pick<Cooked, 'history' | 'peak' | 'carve'>): boolean => warmHours(plan).down > CHILLED_WITHIN_H
+
+/** Time that the core spends where what makes ill can grow, h; of what is chilled again, the way down apart. */
+function warmHours({ history: { time, core }, peak, carve }: Pick<Cooked, 'history' | 'peak' | 'carve'>): {
+  readonly up: number
+  readonly down: number
+} {
+  const upTo = time.filter(t => t <= carve.time).length
+  const chilled = (core.at(upTo - 1) ?? Infinity) < CHILLED_C && time[upTo - 1] > peak.time
+  let [up, down] = [0, 0]
+  for (let i = 1; i < upTo; i++) {
+    if (core[i] <= WARM_FROM || core[i] >= WARM_TO) continue
+    const hours = (time[i] - time[i - 1]) / 3600
+    if (chilled && time[i] > peak.time) down += hours
+    else up += hours
   }
-  return seconds / 3600
+  return { up, down }
 }

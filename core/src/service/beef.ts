@@ -4,7 +4,7 @@ import type { MethodKind } from '#core/method/methods'
 import type { PhaseSpan, Plan } from '#core/plan/plan'
 import { capital } from '#core/quantity/format'
 import type { PlanRequest } from '#core/request/request'
-import { batchesOf, betweenBatches, settingsOf, traysOf } from '#core/request/setup'
+import { batchesOf, betweenBatches, servedCold, settingsOf, traysOf } from '#core/request/setup'
 import { panHotAfter } from '#core/session/warmUp'
 import { phaseName } from '#core/words/phases'
 import type { Task } from '#core/words/preparation'
@@ -21,8 +21,10 @@ const TOOL_OF: Record<Phase, Tool | null> = {
   pot: null,
   cool: null,
   rest: null,
-  hold: 'oven'
+  hold: 'oven',
+  chill: null
 }
+const SLICE_COLD = 'Slice it cold and thin, across the grain'
 /** At the heat all the while; elsewhere it is laid in and taken out. */
 const HANDS_ON: ReadonlySet<Phase> = new Set<Phase>(['sear', 'fat edge', 'rewarm', 'coals'])
 const LAY_IN = 60
@@ -31,6 +33,10 @@ const RESTED: Step['holds'] = [2 * 60, 10 * 60]
 const JOINT_RESTED: Step['holds'] = [10 * 60, 25 * 60]
 /** At its own temperature, in the water, it waits long; common practice, no source. */
 const IN_THE_BATH: Step['holds'] = [45 * 60, 90 * 60]
+/** Cold and wrapped it may wait another day, and sliced longer than hot meat; common practice, no source. */
+const COLD: Step['holds'] = [24 * 3600, 48 * 3600]
+const SLICED_COLD: Step['holds'] = [30 * 60, 2 * 3600]
+const NOW: Step['holds'] = [0, 0]
 const CARVE_S = 60
 const CARVE_EACH_S = 20
 
@@ -90,12 +96,16 @@ export function beefDish(
   const joint = request.piece.form === 'roast'
   const panS = Math.round(panHotAfter(request))
   const batches = batchesOf(request).length
+  const cold = servedCold(request)
+  const last = plan.phases.at(-1)?.phase
+  const rests = cold ? (last === 'rest' ? COLD : NOW) : joint ? JOINT_RESTED : RESTED
   const stages = plan.phases.map((span, i): Step => {
-    const step = stageStep(span, kind, { ovenC, trays: Math.min(SHELVES, traysOf(request)) }, joint)
+    const step = stageStep(span, kind, { ovenC, trays: Math.min(SHELVES, traysOf(request)) }, rests)
     const hot = i > 0 && TOOL_OF[plan.phases[i - 1].phase] === 'ring'
     const all = batches > 1 && i === 0 ? inBatches(step, batches, betweenBatches(request)) : step
     return all.tool === 'ring' && !hot ? { ...all, setUp: panS } : all
   })
+  const carving = cold ? { what: SLICE_COLD, holds: SLICED_COLD } : { what: 'Carve', holds: [PLATE_S, 5 * 60] as const }
   const carve = CARVE_S + CARVE_EACH_S * diners
   const near = tasks.filter(t => t.before <= SAME_EVENING_S).reduce((most, t) => Math.max(most, t.before), 0)
   const ahead = tasks.filter(t => t.before > SAME_EVENING_S).map(({ text, before }) => ({ what: text, before: before - near }))
@@ -105,7 +115,7 @@ export function beefDish(
     kind: 'beef',
     ...(ahead.length > 0 ? { ahead } : {}),
     pullC: plan.pull.probe,
-    steps: [...gettingReady(tasks), ...stages, { what: 'Carve', tool: null, seconds: carve, hands: [carve, 0], holds: [PLATE_S, 5 * 60] }]
+    steps: [...gettingReady(tasks), ...stages, { ...carving, tool: null, seconds: carve, hands: [carve, 0] }]
   }
 }
 
@@ -127,7 +137,7 @@ interface InOven {
   readonly ovenC: number | undefined
   readonly trays: number
 }
-function stageStep(span: PhaseSpan, kind: MethodKind, { ovenC, trays }: InOven, joint: boolean): Step {
+function stageStep(span: PhaseSpan, kind: MethodKind, { ovenC, trays }: InOven, rests: Step['holds']): Step {
   const { phase, from, to } = span
   const seconds = Math.round(to - from)
   const tool = TOOL_OF[phase]
@@ -137,7 +147,7 @@ function stageStep(span: PhaseSpan, kind: MethodKind, { ovenC, trays }: InOven, 
     ...(tool === 'oven' && ovenC !== undefined ? { ovenC: [ovenC, ovenC] as const } : {}),
     ...(tool === 'oven' && trays > 1 ? { trays } : {}),
     seconds,
-    hands: HANDS_ON.has(phase) ? [seconds, 0] : phase === 'rest' || phase === 'cool' ? [0, 0] : [LAY_IN, LAY_IN],
-    holds: phase === 'rest' ? (joint ? JOINT_RESTED : RESTED) : phase === 'bath' && kind === 'bath then sear' ? IN_THE_BATH : [0, 0]
+    hands: HANDS_ON.has(phase) ? [seconds, 0] : phase === 'rest' || phase === 'cool' || phase === 'chill' ? [0, 0] : [LAY_IN, LAY_IN],
+    holds: phase === 'rest' ? rests : phase === 'chill' ? COLD : phase === 'bath' && kind === 'bath then sear' ? IN_THE_BATH : [0, 0]
   }
 }

@@ -47,6 +47,8 @@ export interface Dish {
   readonly pieces?: readonly string[]
   /** A sauce made in the pan that the beef was seared in. */
   readonly inItsPan?: boolean
+  /** On the bars before any meat was on them. */
+  readonly beforeMeat?: boolean
 }
 
 /** What one kitchen has at once, and how many cook in it. */

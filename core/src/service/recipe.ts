@@ -53,6 +53,8 @@ export interface Recipe {
   readonly steps: readonly RecipeStep[]
   /** Made in the pan that the beef was seared in. */
   readonly inItsPan?: boolean
+  /** For who eats none: on the bars before any meat was on them. */
+  readonly beforeMeat?: boolean
   /** What an eater must be told, or a cook look out for. */
   readonly caution?: string
   /** Out of the book: not offered any more, but kept where a ticket has it. */
@@ -64,8 +66,8 @@ export const LOAD_LIMITS = [1, 40] as const
 /** No cook times closer, s. */
 const CLOSEST_S = 30
 const SHORTEST_S = 60
-/** A tray follows the last, a pan is filled again, s. */
-const BETWEEN_LOADS: Step['holds'] = [0, 2 * 60]
+/** A tray follows the last at once, a pan is filled again. */
+const BETWEEN_LOADS: Step['holds'] = [0, 0]
 
 const halfMinutes = (seconds: number): number => Math.max(SHORTEST_S, Math.round(seconds / CLOSEST_S) * CLOSEST_S)
 
@@ -140,7 +142,8 @@ export const dishOf = (id: string, recipe: Recipe, scaling: Scaling): Dish => ({
   name: recipe.name,
   kind: recipe.kind,
   steps: stepsFor(recipe.steps, scaling),
-  ...(recipe.inItsPan ? { inItsPan: true } : {})
+  ...(recipe.inItsPan ? { inItsPan: true } : {}),
+  ...(recipe.beforeMeat ? { beforeMeat: true } : {})
 })
 
 export interface Measured {

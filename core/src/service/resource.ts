@@ -8,10 +8,12 @@ export interface Taken {
   readonly from: number
   readonly to: number
   /** Of an oven: what it may be set to. */
-  readonly ovenC?: readonly [least: number, most: number]
-  /** How many of its places; left out, one. */
-  readonly places?: number
+  readonly ovenC: readonly [least: number, most: number] | null
+  /** How many of its places. */
+  readonly places: number
 }
+/** How something is taken that is no oven. */
+export const ONE_PLACE: Pick<Taken, 'ovenC' | 'places'> = { ovenC: null, places: 1 }
 
 export class Resource {
   private readonly taken: Taken[] = []
@@ -33,35 +35,40 @@ export class Resource {
   }
 
   /** The latest start, no later than `start`, at which there is room for that long. */
-  latest(start: number, seconds: number, how: Pick<Taken, 'ovenC' | 'places'> = {}): number {
+  latest(start: number, seconds: number, { ovenC, places } = ONE_PLACE): number {
     let found = start
     for (;;) {
-      const earlier = this.clearOf({ ...how, from: found, to: found + seconds })
+      const earlier = this.clearOf(found, found + seconds, ovenC, places)
       if (earlier === null) return found
       found = earlier - seconds
     }
   }
 
-  /** Where something would have to end to be clear of what is in its way first; null where nothing is. */
-  private clearOf(wanted: Taken): number | null {
-    for (const t of this.taken) {
-      if (agree(t, wanted)) continue
-      const apart = t.ovenC && wanted.ovenC ? RESET_OVEN_S : 0
-      if (t.from - apart < wanted.to && wanted.from < t.to + apart) return t.from - apart
+  /** Where something would have to end to be clear of what is in its way first; null where nothing is. Run some million times for a dinner. */
+  private clearOf(from: number, to: number, ovenC: Taken['ovenC'], places: number): number | null {
+    const { taken } = this
+    for (const t of taken) {
+      const apart = t.ovenC && ovenC ? RESET_OVEN_S : 0
+      if (t.from - apart < to && from < t.to + apart && !agree(t.ovenC, ovenC)) return t.from - apart
     }
-    const beside = this.taken.filter(t => t.from < wanted.to && wanted.from < t.to)
-    for (const { from } of beside) {
-      const at = Math.max(from, wanted.from)
-      const there = beside.filter(t => t.from <= at && at < t.to)
-      const filled = there.reduce((sum, { places = 1 }) => sum + places, 0)
-      if (there.length > 0 && filled + (wanted.places ?? 1) > this.places) return Math.max(...there.map(t => t.from))
+    for (const { from: begins, to: ends } of taken) {
+      if (begins >= to || from >= ends) continue
+      const at = Math.max(from, begins)
+      let filled = 0
+      let last = -Infinity
+      for (const t of taken) {
+        if (t.from > at || at >= t.to || t.from >= to) continue
+        filled += t.places
+        last = Math.max(last, t.from)
+      }
+      if (filled + places > this.places) return last
     }
     return null
   }
 }
 
 /** Whether two can be in one oven at one setting; whatever is not of an oven gets on by place alone. */
-function agree(a: Taken, b: Taken): boolean {
-  if (!a.ovenC || !b.ovenC) return true
-  return Math.max(a.ovenC[0], b.ovenC[0]) <= Math.min(a.ovenC[1], b.ovenC[1])
+function agree(a: Taken['ovenC'], b: Taken['ovenC']): boolean {
+  if (!a || !b) return true
+  return Math.max(a[0], b[0]) <= Math.min(a[1], b[1])
 }

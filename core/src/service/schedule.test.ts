@@ -94,6 +94,23 @@ describe('a service', () => {
     expect(startOf(service, 'sauce')).toBeGreaterThanOrEqual(startOf(service, 'beef') + 10 * MIN)
   })
 
+  it('what is for who eats no meat is on the bars before any is; where it would stand too long for that, it is told', () => {
+    const beef: Dish = {
+      ...dish('beef', step('coals', 20, { tool: 'grill', holds: [0, 0] }), step('rest', 20, { hands: [0, 0], holds: [120, 600] })),
+      kind: 'beef'
+    }
+    const green = (most: number): Dish => ({
+      ...dish('green', step('grill', 12, { tool: 'grill', holds: [60, most * MIN] })),
+      beforeMeat: true
+    })
+    const fits = schedule([beef, green(60)], GALLEY)
+    expect(fits.conflicts).toEqual([])
+    expect(startOf(fits, 'green') + 12 * MIN).toBeLessThanOrEqual(startOf(fits, 'beef'))
+    const any = schedule([{ ...green(60), beforeMeat: false }, beef], GALLEY)
+    expect(startOf(any, 'green')).toBeGreaterThan(startOf(any, 'beef'))
+    expect(schedule([green(5), beef], GALLEY).conflicts).toMatchObject([{ dish: { id: 'green' } }])
+  })
+
   it('without the tool a dish is told, and the rest is laid all the same', () => {
     const service = schedule([dish('egg', step('hold', 60, { tool: 'bath' })), dish('salad', step('dress', 2))], GALLEY)
     expect(service.conflicts).toMatchObject([{ kind: 'no tool', tool: 'bath' }])

@@ -5,7 +5,7 @@
  */
 import { Randomness } from '#core/numerics/random'
 import { PLATE_S, TOOLS, type Dish, type Kitchen, type Step, type Tool } from './dish'
-import { Resource, type Taken } from './resource'
+import { ONE_PLACE, Resource, type Taken } from './resource'
 
 export interface Placed {
   readonly dish: Dish
@@ -25,6 +25,7 @@ export type Conflict =
   | { readonly kind: 'no tool'; readonly dish: Dish; readonly tool: Tool }
   | HeldTooLong
   | { readonly kind: 'before its pan'; readonly dish: Dish; readonly earlyS: number }
+  | { readonly kind: 'after the meat'; readonly dish: Dish; readonly lateS: number }
 
 export interface HeldTooLong {
   readonly kind: 'held too long'
@@ -212,19 +213,20 @@ function lay(order: readonly Dish[], kitchen: Kitchen, waits: Waits): Laid {
     bath: kitchen.tools.bath.map(name => new Resource(name))
   }
   const hands = Array.from({ length: kitchen.cooks }, (_, i) => new Resource(String(i)))
-  hands.at(0)?.take({ from: -PLATE_S, to: 0 })
+  hands.at(0)?.take({ from: -PLATE_S, to: 0, ...ONE_PLACE })
   const conflicts: Conflict[] = []
   const placed: Placed[] = []
   for (const dish of order) {
     const missing = TOOLS.find(tool => resources[tool].length === 0 && dish.steps.some(s => s.tool === tool))
     if (missing) conflicts.push({ kind: 'no tool', dish, tool: missing })
-    else placed.push(...layDish(dish, resources, hands, waits))
+    else placed.push(...layDish(dish, resources, hands, waits, dish.beforeMeat ? meatOnTheBars(placed) : 0))
   }
-  conflicts.push(...placed.flatMap(heldTooLong), ...beforeItsPan(placed))
+  conflicts.push(...placed.flatMap(heldTooLong), ...beforeItsPan(placed), ...afterTheMeat(placed))
   return { placed, conflicts, cost: costOf(placed, conflicts) }
 }
 
-function layDish(dish: Dish, resources: Record<Tool, Resource[]>, hands: readonly Resource[], waits: Waits): Placed[] {
+/** @param barsUntil by when what it has on the bars must be off them */
+function layDish(dish: Dish, resources: Record<Tool, Resource[]>, hands: readonly Resource[], waits: Waits, barsUntil: number): Placed[] {
   const placed: Placed[] = []
   let until = 0
   for (const block of blocksOf(dish.steps).reverse()) {
@@ -232,7 +234,8 @@ function layDish(dish: Dish, resources: Record<Tool, Resource[]>, hands: readonl
     const length = block.reduce((sum, b) => sum + b.step.seconds, 0)
     const { step: ends } = block[block.length - 1]
     const wait = (waits.get(ends) ?? 0) * Math.min(ends.holds[1], LONG_WAIT)
-    const start = latestFor(wants, until - (placed.length === 0 ? Math.max(PLATE_S, wait) : wait) - length)
+    const end = until - (placed.length === 0 ? Math.max(PLATE_S, wait) : wait)
+    const start = latestFor(wants, (block.some(b => b.step.tool === 'grill') ? Math.min(end, barsUntil) : end) - length)
     const found = wants.map(want => take(want, start))
     let from = start
     block.forEach(({ step, index }, i) => {
@@ -284,7 +287,7 @@ interface Want {
   readonly after: number
   readonly seconds: number
   /** Of its tool: what the oven may be set to, and how much of it is filled. */
-  readonly how?: Pick<Taken, 'ovenC' | 'places'>
+  readonly how: Pick<Taken, 'ovenC' | 'places'>
   readonly part: 'tool' | 'first' | 'last'
   /** Of which steps. */
   readonly of: ReadonlySet<number>
@@ -294,7 +297,7 @@ function wantsOf(block: readonly Block[], resources: Record<Tool, Resource[]>, h
   const wants: Want[] = []
   let after = 0
   for (const { step, index } of block) {
-    const { tool, seconds, ovenC, trays, setUp = 0 } = step
+    const { tool, seconds, ovenC, trays = 1, setUp = 0 } = step
     const before = wants.findIndex(w => w.part === 'tool' && w.of.has(index - 1))
     if (tool !== null && before >= 0 && block.find(b => b.index === index - 1)?.step.tool === tool && !ovenC) {
       const w = wants[before]
@@ -304,16 +307,17 @@ function wantsOf(block: readonly Block[], resources: Record<Tool, Resource[]>, h
         among: resources[tool],
         after: after - setUp,
         seconds: seconds + setUp,
-        how: { ...(ovenC ? { ovenC } : {}), ...(trays ? { places: trays } : {}) },
+        how: { ovenC: ovenC ?? null, places: trays },
         part: 'tool',
         of: new Set([index])
       })
     }
     const [first, last] = step.hands
-    if (first > 0) wants.push({ among: hands, after, seconds: Math.min(first, seconds), part: 'first', of: new Set([index]) })
+    if (first > 0)
+      wants.push({ among: hands, after, seconds: Math.min(first, seconds), how: ONE_PLACE, part: 'first', of: new Set([index]) })
     if (last > 0 && first < seconds) {
       const long = Math.min(last, seconds - first)
-      wants.push({ among: hands, after: after + seconds - long, seconds: long, part: 'last', of: new Set([index]) })
+      wants.push({ among: hands, after: after + seconds - long, seconds: long, how: ONE_PLACE, part: 'last', of: new Set([index]) })
     }
     after += seconds
   }
@@ -336,13 +340,25 @@ function latestFor(wants: readonly Want[], start: number): number {
 function take(want: Want, start: number): Resource {
   const resource = want.among.find(r => latestOf(want, r, start) >= start) ?? want.among[0]
   const from = start + want.after
-  resource.take({ ...want.how, from, to: from + want.seconds })
+  resource.take({ from, to: from + want.seconds, ovenC: want.how.ovenC, places: want.how.places })
   return resource
 }
 
 function heldTooLong({ dish, index, held }: Placed): Conflict[] {
   const step = dish.steps[index]
   return held > step.holds[1] + 1 ? [{ kind: 'held too long', dish, step, held, because: [], forHands: false }] : []
+}
+
+/** When the first beef comes onto the bars; the serving, where none does. */
+const meatOnTheBars = (placed: readonly Placed[]): number =>
+  Math.min(0, ...placed.filter(p => p.dish.kind === 'beef' && p.dish.steps[p.index].tool === 'grill').map(p => p.from))
+
+function afterTheMeat(placed: readonly Placed[]): Conflict[] {
+  const meat = meatOnTheBars(placed)
+  return placed.flatMap(p => {
+    const late = p.dish.beforeMeat && p.dish.steps[p.index].tool === 'grill' && p.to > meat + 1
+    return late ? [{ kind: 'after the meat' as const, dish: p.dish, lateS: p.to - meat }] : []
+  })
 }
 
 /** A sauce in the beef's pan begins on its ring when a piece has left one. */
@@ -372,7 +388,14 @@ function costOf(placed: readonly Placed[], conflicts: readonly Conflict[]): numb
     return sum + share * (dish.kind === 'beef' ? BEEF_COUNTS : 1)
   }, 0)
   const beyond = conflicts.reduce((sum, p) => {
-    const over = p.kind === 'held too long' ? p.held - p.step.holds[1] : p.kind === 'before its pan' ? p.earlyS : 3600
+    const over =
+      p.kind === 'held too long'
+        ? p.held - p.step.holds[1]
+        : p.kind === 'before its pan'
+          ? p.earlyS
+          : p.kind === 'after the meat'
+            ? p.lateS
+            : 3600
     return sum + (CONFLICT + over / 60) * (p.dish.kind === 'beef' ? BEEF_COUNTS : 1)
   }, 0)
   const begins = Math.min(0, ...placed.map(beginsAt))

@@ -120,7 +120,7 @@ export const SIDES: readonly Recipe[] = [
     ],
     steps: [
       atBoard('Slice and oil the vegetables', 10 * MIN, [2 * HOUR, 8 * HOUR]),
-      grill('Grill the vegetables, before the meat needs the bars', 'Vegetables off, dressed while hot', 10 * MIN, [45 * MIN, 2 * HOUR], 8)
+      grill('Vegetables onto the bars, turned as they colour', 'Vegetables off, dressed while hot', 10 * MIN, [45 * MIN, 2 * HOUR], 8)
     ]
   },
   {
@@ -230,8 +230,8 @@ export const SIDES: readonly Recipe[] = [
     ],
     steps: [
       atBoard('Cut the cabbage into wedges, core left in', 4 * MIN, [3 * HOUR, 12 * HOUR]),
-      inLoads(5, over('Wedges face down in hot oil until dark', 5 * MIN, [0, 0], 'Turn them, butter and a splash of water in, lid on')),
-      inLoads(5, simmer('The cabbage steams under its lid', 6 * MIN, [15, MIN], [6 * MIN, 15 * MIN]))
+      inLoads(6, over('Wedges face down in hot oil until dark', 5 * MIN, [0, 0], 'Turn them, butter and a splash of water in, lid on')),
+      inLoads(6, simmer('The cabbage steams under its lid', 6 * MIN, [15, MIN], [6 * MIN, 15 * MIN]))
     ]
   },
   {
@@ -308,8 +308,9 @@ export const SIDES: readonly Recipe[] = [
     ],
     steps: [
       atBoard('Slice the cauliflower through its stalk, oil and salt it', 6 * MIN, [2 * HOUR, 8 * HOUR]),
-      grill('Cauliflower on the bars before the meat, turned once', 'Off, yoghurt and lemon over it', 14 * MIN, [20 * MIN, 45 * MIN], 4)
+      grill('Cauliflower onto clean bars, turned once', 'Off, yoghurt and lemon over it', 14 * MIN, [45 * MIN, 2 * HOUR], 4)
     ],
+    beforeMeat: true,
     caution: 'On clean bars, before any meat.'
   },
   {

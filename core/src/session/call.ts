@@ -12,7 +12,7 @@ import type { Mark, Plan } from '#core/plan/plan'
 import { capital, showDuration, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import type { PlanRequest } from '#core/request/request'
-import { settingsOf } from '#core/request/setup'
+import { servedCold, settingsOf } from '#core/request/setup'
 import type { NextAction } from './nextAction'
 import type { Progress } from './progress'
 import { preheatsOf, ringFollows } from './warmUp'
@@ -79,6 +79,13 @@ const PLACES: Record<Phase, Place> = {
     out: 'Out of the low oven',
     light: `Set an oven to ${HOLDING_C} °C`,
     lit: 'Oven is on'
+  },
+  chill: {
+    into: 'into the fridge',
+    there: 'It is in the fridge',
+    out: 'Out of the fridge',
+    light: 'Make room in the fridge',
+    lit: 'There is room'
   }
 }
 
@@ -99,6 +106,7 @@ interface Set {
   readonly standing?: 'rack' | 'pan floor'
   readonly fatEdgeS?: number
   readonly heldS?: number
+  readonly coldS?: number
   readonly rewarmS?: number
   readonly cover?: string
   readonly pastryMm?: number
@@ -156,6 +164,12 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
         advice: outAdvice(here.phase, stand, system)
       }
     case 'carved':
+      if (servedCold(request))
+        return {
+          says: stand.among ? `Slice ${piece}, cold` : 'Slice it cold',
+          done: 'Sliced',
+          advice: `${set.cover === 'ice' ? 'In its bag in ice and water until it is cold, then' : (set.coldS ?? 0) > 0 ? 'Rested, then' : 'Now'} wrapped in the fridge. Thin, across the grain.`
+        }
       return { says: stand.among ? `Carve ${piece}` : 'Carve', done: 'Carved', advice: restAdvice(stand, place.into, set, system) }
   }
 }
@@ -174,7 +188,7 @@ function lightAdvice({ progress, forecast: { marks }, request }: Stand, set: Set
   return `${hot}, ready in about ${long(preheats.first)}.${also.join('')}`
 }
 /** Lit when their turn comes, or not at all. */
-const NOT_LIT: ReadonlySet<Phase> = new Set<Phase>(['sear', 'fat edge', 'rewarm', 'cool', 'rest', 'hold'])
+const NOT_LIT: ReadonlySet<Phase> = new Set<Phase>(['sear', 'fat edge', 'rewarm', 'cool', 'rest', 'hold', 'chill'])
 
 /** A bag stays shut: there it goes by the clock. */
 function outAdvice(from: Phase, stand: Stand, system: UnitSystem): string {
@@ -303,13 +317,13 @@ export function probedRangeFromNow(
 /** What follows the next action while the piece is on the heat. @param pullIn when it may come out, s from now; @param elapsed s since it was laid in */
 export function callsAfter(
   action: NextAction,
-  { progress, forecast, shows }: Stand,
+  { progress, forecast, request, shows }: Stand,
   pullIn: readonly [number, number],
   elapsed: number,
   system: UnitSystem
 ): { readonly what: string; readonly when: string }[] {
   const { marks, pull, carve } = forecast
-  const rest = { what: 'rest', when: long(Math.max(0, carve.time - pull.time)) }
+  const rest = { what: servedCold(request) ? 'wrapped, in the fridge' : 'rest', when: long(Math.max(0, carve.time - pull.time)) }
   if (action.does === 'pulled') return [rest]
   // What the action itself does is on the screen already.
   const reached = progress.moves + (action.does === 'lit' ? 0 : 1)

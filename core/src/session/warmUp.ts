@@ -29,6 +29,7 @@ function warmUp(stage: Phase, { kit }: PlanRequest, panS: number): number {
     case 'cool':
     case 'rest':
     case 'hold':
+    case 'chill':
       return 0
   }
 }

@@ -23,7 +23,7 @@ import {
 } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import type { PlanRequest } from '#core/request/request'
-import { hotMetal, settingsOf } from '#core/request/setup'
+import { hotMetal, servedCold, settingsOf } from '#core/request/setup'
 import { phaseName, turnedText } from './phases'
 
 export interface CallLine {
@@ -48,7 +48,7 @@ export function callSheet(
 ): CallLine[] {
   const asked: Asked = { request, plan, system, shows }
   const [first, ...others] = plan.phases.filter(
-    p => p.phase !== 'rest' && p.phase !== 'hold' && p.phase !== 'rewarm' && p.from < plan.pull.time
+    p => p.phase !== 'rest' && p.phase !== 'hold' && p.phase !== 'chill' && p.phase !== 'rewarm' && p.from < plan.pull.time
   )
   const heating = others.every(p => p.phase === 'fat edge')
     ? [...heatLines(asked, first), ...others.map((p, i) => phaseLine(asked, p, i + 1))]
@@ -189,17 +189,23 @@ function restLines(asked: Asked): CallLine[] {
   const { cover } = settingsOf(request) as Resting
   const secondsIn = (phase: Phase): number => plan.phases.filter(p => p.phase === phase).reduce((sum, p) => sum + p.to - p.from, 0)
   const rewarm = plan.phases.find(p => p.phase === 'rewarm')
-  const [heldS, rewarmS] = [secondsIn('hold'), secondsIn('rewarm')]
+  const [heldS, coldS, rewarmS] = [secondsIn('hold'), secondsIn('chill'), secondsIn('rewarm')]
   const rest = {
     id: 'rest',
-    label: `Rest, ${cover}`,
-    shown: showDuration(Math.max(0, plan.carve.time - plan.pull.time - heldS - rewarmS)),
-    why: heldS > 0 ? 'Until it is at its hottest; then it is kept warm.' : whyRest(asked, cover, rewarmS)
+    label: cover === 'fridge' ? 'In the fridge, wrapped' : cover === 'ice' ? 'In ice and water' : `Rest, ${cover}`,
+    shown: showDuration(Math.max(0, plan.carve.time - plan.pull.time - heldS - coldS - rewarmS)),
+    why:
+      heldS > 0
+        ? 'Until it is at its hottest; then it is kept warm.'
+        : coldS > 0
+          ? 'Then wrapped, and into the fridge.'
+          : whyRest(asked, cover, rewarmS)
   }
   const held = { id: 'hold', label: 'Kept warm', shown: showDuration(heldS), why: whyHeld(asked) }
   return [
     rest,
     ...(heldS > 0 ? [held] : []),
+    ...(coldS > 0 ? [{ id: 'chill', label: 'Then in the fridge', shown: showDuration(coldS), why: slicedCold(asked) }] : []),
     ...(rewarm ? [{ id: 'rewarm', label: 'Back in the hot pan', shown: showDuration(rewarmS), why: whyRewarm(asked, rewarm) }] : [])
   ]
 }
@@ -207,11 +213,14 @@ function restLines(asked: Asked): CallLine[] {
 const whyHeld = (asked: Asked): string =>
   `Under foil in an oven at ${degrees(HOLDING_C, asked)}: ${degrees(asked.plan.carve.core, asked)} in the middle when it is cut, its crust softer. It is no longer fresh from the fire after an hour, and no oven this low makes meat safe that was not before.`
 
+const slicedCold = (asked: Asked): string => `It is sliced cold, at ${degrees(asked.plan.carve.core, asked)}, thin and across the grain.`
+
 function whyRest(asked: Asked, cover: string, rewarmS: number): string {
   const { plan } = asked
   const toPeak = plan.peak.time - plan.pull.time
   const rest = plan.carve.time - plan.pull.time - rewarmS
   const atCarving = degrees(plan.carve.core, asked)
+  if (servedCold(asked.request)) return slicedCold(asked)
   const foil = cover === 'loose foil' ? ' Foil loose, never tucked in: trapped steam softens the crust.' : ''
   if (rewarmS > 0) return `Then it goes back to the heat for a moment.${foil}`
   if (plan.peak.time >= plan.history.time[plan.history.time.length - 1])

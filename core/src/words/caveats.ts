@@ -1,11 +1,13 @@
 /** What a cook should hear about a plan before trusting it, worst first: what will not come out well, and what is less sure than the rest. */
 import { pastryMisses } from '#core/method/wrapped'
+import { chillsSlowly } from '#core/safety/dangers'
+import { COLD_C, coldAfter, KEEPS_DAYS } from '#core/plan/keeping'
 import { coldestMetal, type Plan } from '#core/plan/plan'
 import { greyOf } from '#core/plan/thickness'
 import { showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import type { PlanRequest } from '#core/request/request'
-import { batchesOf, betweenBatches, coverage, hotMetal } from '#core/request/setup'
+import { batchesOf, betweenBatches, coverage, hotMetal, servedCold } from '#core/request/setup'
 
 /** °C, mm: common practice, no source. */
 const BROWNING_STOPS = 145
@@ -21,6 +23,7 @@ const WAITS_C = 60
 export const caveats = (request: PlanRequest, plan: Plan, system: UnitSystem): string[] => [
   ...ofBatches(request, plan, system),
   ...ofThePan(request, plan, system),
+  ...ofTheFridge(request, plan, system),
   ...ofTheClimb(plan, system)
 ]
 
@@ -63,6 +66,19 @@ function ofThePan(request: PlanRequest, plan: Plan, system: UnitSystem): string[
       'So little time in the pan that the crust is barely there: a hotter pan, a drier surface, or meat straight from the fridge gives it longer.'
     )
   return said
+}
+
+/** Cooked to be eaten cold: how soon it is, and how long it keeps. */
+function ofTheFridge(request: PlanRequest, plan: Plan, system: UnitSystem): string[] {
+  if (!servedCold(request)) return []
+  const cold = shownText(showTemperature(COLD_C, system))
+  const after = coldAfter(plan)
+  if (after === null) return [`It is sliced before its middle is at ${cold}: longer in the fridge, or in ice and water first.`]
+  // Too slow is a danger, and is said as one.
+  if (chillsSlowly(plan)) return []
+  return [
+    `Chilled so, its middle is at ${cold} after ${shownText(showDuration(after))}. It keeps ${KEEPS_DAYS} days there, wrapped; local codes come first.`
+  ]
 }
 
 /** Where a plan does not come to what is wanted of it; null where it does. */

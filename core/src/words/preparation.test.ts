@@ -2,6 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { cutById } from '#core/meat/cuts'
 import { USUAL_PREPARATION } from '#core/plan/preparation'
+import type { MethodKind } from '#core/method/methods'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { afterwards, checklistFor } from './preparation'
 
@@ -46,14 +47,10 @@ describe('the checklist', () => {
     for (const id of ['pat', 'oil', 'salt']) expect(ids.indexOf(id)).toBeLessThan(ids.indexOf('seal'))
   })
 
-  it.each(['bath then sear', 'short hot bath', 'pot'] as const)('for a %s it is bagged, last of all', kind => {
-    expect(
-      checklistFor(USUAL_PREPARATION, strip, FIRST_REQUEST.piece, kind)
-        .map(t => t.id)
-        .indexOf('bag')
-    ).toBe(checklistFor(USUAL_PREPARATION, strip, FIRST_REQUEST.piece).length)
-    // Seared first, it is bagged when it has been.
-    expect(checklistFor(USUAL_PREPARATION, strip, FIRST_REQUEST.piece, 'sear then bath').some(t => t.id === 'bag')).toBe(false)
+  it('for a bath before the sear it is bagged, last of all; seared first, it is bagged when it has been', () => {
+    const ids = (kind: MethodKind): string[] => checklistFor(USUAL_PREPARATION, strip, FIRST_REQUEST.piece, kind).map(t => t.id)
+    expect(ids('bath then sear').at(-1)).toBe('bag')
+    for (const kind of ['sear then bath', 'short hot bath', 'pot'] as const) expect(ids(kind)).not.toContain('bag')
   })
 
   it('nothing is patted off that has just been dusted on', () => {

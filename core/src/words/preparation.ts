@@ -56,16 +56,13 @@ const OWN: Partial<Record<MethodKind, readonly Task[]>> = {
       because: 'Egg browns and shines; brushed on early it soaks in.'
     }
   ],
-  'bath then sear': [BAGGED],
-  'short hot bath': [BAGGED],
-  pot: [BAGGED]
+  // Where the sear comes first it is bagged when it has been.
+  'bath then sear': [BAGGED]
 }
 /** So long before it goes in it has to be ready: to be seared ahead, or shut up in its bag, s. */
 const READY_BEFORE: Partial<Record<MethodKind, number>> = {
   'in pastry': 90 * MINUTE,
-  'bath then sear': 10 * MINUTE,
-  'short hot bath': 10 * MINUTE,
-  pot: 10 * MINUTE
+  'bath then sear': 10 * MINUTE
 }
 
 /** First things first. */

@@ -11,9 +11,9 @@ import type { Phase } from '#core/method/method'
 import { phaseName, shortName } from '#core/words/phases'
 import { plateInUse, type Plan } from '#core/plan/plan'
 import type { Spread } from '#core/estimate/spread'
-import { capital, showClock, showTemperature, shownText } from '#core/quantity/format'
+import { capital, showClock, showDuration, showTemperature, shownText } from '#core/quantity/format'
 import { useUnits } from '../stores/units'
-import { bandPath, degreeTicks, linePath, minuteTicks, scale } from './axes'
+import { bandPath, degreeTicks, linePath, minuteTicks, nightOf, scale } from './axes'
 
 const props = defineProps<{
   plan: Plan
@@ -38,8 +38,12 @@ const HEAT = { top: 200, bottom: 258 }
 const AFTER = 0.06
 
 const start = computed(() => -props.preheatS)
-const end = computed(() => Math.max(props.plan.carve.time, Math.min(props.plan.peak.time, last(props.plan.history.time))) * (1 + AFTER))
-const x = computed(() => scale(start.value, end.value, LEFT, Math.max(width.value - RIGHT, LEFT + 50)))
+const end = computed(() => {
+  const until = Math.max(props.plan.carve.time, Math.min(props.plan.peak.time, last(props.plan.history.time)))
+  return until + AFTER * Math.min(until, MOST_AFTER_S)
+})
+const MOST_AFTER_S = 4 * 3600
+const x = computed(() => scale(start.value, end.value, LEFT, Math.max(width.value - RIGHT, LEFT + 50), nightOf(props.plan)))
 const topC = computed(() => Math.ceil((Math.max(props.plan.peak.core, props.plan.target, ...(props.spread?.high ?? [])) + 9) / 10) * 10)
 const core = computed(() => scale(0, topC.value, CORE.bottom, CORE.top))
 const heat = computed(() => scale(0, heatTop(), HEAT.bottom, HEAT.top))
@@ -49,7 +53,7 @@ function heatTop(): number {
   return Math.max(wetOnly.value ? 100 : 240, ...[plate, first, second].flatMap(s => s.map(v => v ?? 0)))
 }
 const wetOnly = computed(() => props.plan.phases.every(p => KIND[p.phase] === 'wet' || p.phase === 'rest'))
-const times = computed(() => minuteTicks(start.value, end.value, width.value))
+const times = computed(() => minuteTicks(x.value, width.value))
 const coreTicks = computed(() => degreeTicks(0, topC.value, 5, units.system))
 const heatTicks = computed(() => degreeTicks(50, heat.value.to, 3, units.system))
 
@@ -72,7 +76,8 @@ const KIND: Record<Phase, Part['kind']> = {
   pot: 'wet',
   cool: 'wet',
   rest: 'rest',
-  hold: 'hot'
+  hold: 'hot',
+  chill: 'wet'
 }
 const parts = computed((): Part[] => {
   const { plan } = props
@@ -132,8 +137,7 @@ const pullText = computed(() => {
 
 function at(event: PointerEvent): number {
   const left = box.value?.getBoundingClientRect().left ?? 0
-  const share = (event.clientX - left - LEFT) / Math.max(1, width.value - RIGHT - LEFT)
-  return start.value + Math.max(0, Math.min(1, share)) * (end.value - start.value)
+  return Math.max(start.value, Math.min(end.value, x.value.invert(event.clientX - left)))
 }
 function point(event: PointerEvent): void {
   if (event.pointerType === 'mouse' || event.buttons > 0) emit('update:moment', at(event))
@@ -198,6 +202,12 @@ function last(values: readonly number[]): number {
         <text v-for="t in times" :key="`m${t.seconds}`" :x="x(t.seconds)" :y="HEIGHT - 14" text-anchor="middle">{{ t.label }}</text>
         <text :x="width - 2" :y="HEIGHT - 14" text-anchor="end">min</text>
         <text :x="width - 2" :y="CORE.top - 3" text-anchor="end">{{ units.system === 'metric' ? '°C' : '°F' }}</text>
+      </g>
+
+      <g v-for="f in x.folds" :key="f.from" class="fold">
+        <line :x1="x(f.from)" :x2="x(f.from)" :y1="RIBBON.top" :y2="HEAT.bottom" />
+        <line :x1="x(f.to)" :x2="x(f.to)" :y1="RIBBON.top" :y2="HEAT.bottom" />
+        <text :x="(x(f.from) + x(f.to)) / 2" :y="HEIGHT - 14" text-anchor="middle">{{ shownText(showDuration(f.to - f.from)) }}</text>
       </g>
 
       <line class="target" :x1="LEFT" :x2="width - RIGHT" :y1="core(plan.target)" :y2="core(plan.target)" />
@@ -272,6 +282,10 @@ text {
 }
 .rest rect {
   fill: #c9a35a;
+}
+.fold line {
+  stroke: var(--ink-2);
+  stroke-dasharray: 1 3;
 }
 .carve rect {
   fill: #d2d8d3;

@@ -6,8 +6,9 @@ import dayjs from 'dayjs'
 import { computed, useTemplateRef } from 'vue'
 import { beginsAt, type Placed, type Service } from '#core/service/schedule'
 import { said } from '#core/service/said'
+import { showDuration, shownText } from '#core/quantity/format'
 import { useUnits } from '../stores/units'
-import { scale } from './axes'
+import { FOLDED_FROM_S, scale, type Fold } from './axes'
 
 const props = defineProps<{
   service: Service
@@ -34,7 +35,33 @@ const GAP = 22
 const FEW_S = 15 * 60
 
 const start = computed(() => Math.min(props.service.begins, -30 * 60) - 4 * 60)
-const x = computed(() => scale(start.value, 0, names.value, width.value - RIGHT))
+/** From when to when something is done, one after the other: what only lies there is not. */
+const busy = computed(() => {
+  const spans = props.service.placed
+    .flatMap(p => {
+      const { tool, seconds, hands: held } = p.dish.steps[p.index]
+      if (tool !== null) return [[beginsAt(p), p.to]]
+      return [
+        [p.from, p.from + Math.min(held[0], seconds)],
+        [p.to - Math.min(held[1], seconds), p.to]
+      ].filter(([from, to]) => to > from)
+    })
+    .sort((a, b) => a[0] - b[0])
+  return [...spans, [0, 0]]
+})
+const folds = computed(() => {
+  const found: Fold[] = []
+  let until = start.value
+  for (const [from, to] of busy.value) {
+    if (from - until > FOLDED_FROM_S) found.push({ from: until + BESIDE_S, to: from - BESIDE_S })
+    until = Math.max(until, to)
+  }
+  return found
+})
+/** Of what is folded away so much stays beside what is done, s. */
+const BESIDE_S = 10 * 60
+const x = computed(() => scale(start.value, 0, names.value, width.value - RIGHT, folds.value))
+const drawnS = computed(() => folds.value.reduce((sum, f) => sum - (f.to - f.from), -start.value))
 const dishes = computed(() => {
   const found = new Map<string, { id: string; name: string; kind: string; parts: Placed[] }>()
   for (const p of props.service.placed) {
@@ -74,14 +101,15 @@ const lanesTop = computed(() => TOP + dishes.value.length * ROW + GAP)
 const height = computed(() => lanesTop.value + (tools.value.length + hands.value.length) * LANE + 12)
 
 const ticks = computed(() => {
-  const minutes = -start.value / 60
+  const minutes = drawnS.value / 60
   const every = [5, 10, 15, 30, 60, 120, 240, 480].find(m => minutes / m <= width.value / 90) ?? 720
   const serve = dayjs(props.serveAt)
   const found: { at: number; label: string }[] = [{ at: 0, label: serve.format(clockWritten) }]
   // Round times by the clock, clear of the serving's own.
   const past = (serve.hour() * 60 + serve.minute()) % every
   for (let m = past < every / 2 ? past + every : past; m * 60 <= -start.value; m += every)
-    found.push({ at: -m * 60, label: serve.subtract(m, 'minute').format(clockWritten) })
+    if (!folds.value.some(f => -m * 60 > f.from - BESIDE_S && -m * 60 < f.to + BESIDE_S))
+      found.push({ at: -m * 60, label: serve.subtract(m, 'minute').format(clockWritten) })
   return found
 })
 
@@ -116,6 +144,10 @@ const label = computed(
           <line :x1="x(t.at)" :x2="x(t.at)" :y1="TOP - 6" :y2="height - 8" />
           <text :x="x(t.at)" :y="TOP - 12" text-anchor="middle">{{ t.label }}</text>
         </template>
+      </g>
+      <g v-for="f in folds" :key="f.from" class="fold">
+        <rect :x="x(f.from)" :width="x(f.to) - x(f.from)" :y="TOP - 6" :height="height - TOP" />
+        <text :x="(x(f.from) + x(f.to)) / 2" :y="TOP - 12" text-anchor="middle">{{ shownText(showDuration(f.to - f.from)) }}</text>
       </g>
       <g v-for="(d, row) in dishes" :key="row" :transform="`translate(0 ${TOP + row * ROW})`">
         <text class="name" :class="d.kind" :x="0" :y="BAR / 2 + 5">
@@ -209,6 +241,9 @@ svg {
 }
 .stale {
   opacity: 0.35;
+}
+.fold rect {
+  fill: var(--tile);
 }
 text {
   font-size: 12.5px;

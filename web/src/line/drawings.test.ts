@@ -16,11 +16,20 @@ describe('the Line', () => {
   })
 
   it.each([200, 390, 900, 1600])('at %d px minute ticks are whole minutes and do not touch', width => {
-    const ticks = minuteTicks(-240, 1500, width)
     const spread = scale(-240, 1500, 0, width)
+    const ticks = minuteTicks(spread, width)
     ticks.forEach(t => expect(Math.abs(t.seconds % 60)).toBe(0))
     ticks.slice(1).forEach((t, i) => expect(spread(t.seconds) - spread(ticks[i].seconds)).toBeGreaterThanOrEqual(45))
     expect(ticks.find(t => t.seconds === 0)?.label).toBe('on')
+  })
+
+  it('folds hours in which nothing is done: before and after them a minute is as wide, and a finger finds its moment', () => {
+    const night = scale(0, 60_000, 0, 800, [{ from: 6000, to: 58_000 }])
+    expect([night(0), night(60_000)]).toEqual([0, 800])
+    expect(night(6000) - night(0)).toBeCloseTo(3 * (night(60_000) - night(58_000)), 6)
+    expect(night(58_000) - night(6000)).toBeLessThan(60)
+    for (const at of [0, 1500, 6000, 30_000, 59_000]) expect(night.invert(night(at))).toBeCloseTo(at, 6)
+    for (const { seconds } of minuteTicks(night, 800)) expect(seconds <= 6000 || seconds >= 58_000).toBe(true)
   })
 
   it('degree ticks are round in the unit they are read in', () => {

@@ -33,8 +33,11 @@ export const useLarder = defineStore('larder', () => {
     refused.value = null
     post({ keep: packet })
   }
-  function add(packet: Omit<Packet, 'id'>): void {
-    keep({ ...packet, id: nanoid(12) })
+  /** @returns its id */
+  function add(packet: Omit<Packet, 'id'>): string {
+    const id = nanoid(12)
+    keep({ ...packet, id })
+    return id
   }
   function takeOut(id: string): void {
     const packet = packets.value.find(p => p.id === id)

@@ -22,7 +22,8 @@ const series = computed(() => [
 ])
 /** Round minutes on the axis, ten of them at most. */
 const span = computed(() => {
-  const ends = [props.plan, props.beside?.plan].map(p => (p ? p.carve.time / 60 : 0))
+  // A night in the fridge has nothing to see.
+  const ends = [props.plan, props.beside?.plan].map(p => (p ? Math.min(p.carve.time, p.peak.time + 2 * 3600) / 60 : 0))
   const total = Math.max(...ends) * 1.04
   const step = [2, 5, 10, 15, 30, 60, 120, 240].find(s => total / s <= 10) ?? 480
   return { step, max: Math.ceil(total / step) * step }

@@ -12,7 +12,7 @@ import { readPlanCase, writePlanCase } from '#core/formats/caseFile'
 import { pieceName } from '#core/meat/piece'
 import { dialsOf } from '#core/method/dials'
 import { showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
-import { wholeSettings } from '#core/request/setup'
+import { servedCold, wholeSettings } from '#core/request/setup'
 import { lighting } from '#core/session/call'
 import type { Caution } from '#core/safety/cautions'
 import type { CallLine } from '#core/words/callSheet'
@@ -73,9 +73,10 @@ const schedule = computed(() => {
   const spans = [
     ...heating,
     ...plan.phases.map(p => ({ from: at(p.from), to: at(p.to), what: phaseName(p) })),
-    { from: end, to: end.add(15, 'minute'), what: 'carve and serve' }
+    { from: end, to: end.add(15, 'minute'), what: servedCold(props.of.request) ? 'slice it cold and serve' : 'carve and serve' }
   ]
-  return spans.map(s => ({ ...s, at: s.from.format(timeWritten) }))
+  // With its day, where that is another.
+  return spans.map(s => ({ ...s, at: s.from.format(s.from.isSame(end, 'day') ? timeWritten : `ddd ${timeWritten}`) }))
 })
 /** As early as it can be. */
 function fromNow(): void {

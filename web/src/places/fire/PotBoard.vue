@@ -39,6 +39,7 @@ const hold = computed(() => {
   return l === null ? null : { litres: l, at: soon.value.c, falls: soon.value.c - from }
 })
 
+const AFTER_THE_PEAK_S = 2 * 3600
 const W = 620
 const H = 190
 const x = (s: number, whole: number): number => 34 + (s / Math.max(1, whole)) * (W - 60)
@@ -46,7 +47,8 @@ const y = (c: number): number => H - 26 - (c / 100) * (H - 40)
 const path = (points: readonly { t: number; c: number }[], whole: number): string =>
   points.map((p, i) => `${i ? 'L' : 'M'}${x(p.t, whole).toFixed(1)} ${y(p.c).toFixed(1)}`).join('')
 const curves = computed(() => {
-  const whole = props.plan.carve.time
+  // A night in the fridge has nothing to see.
+  const whole = Math.min(props.plan.carve.time, props.plan.peak.time + AFTER_THE_PEAK_S)
   const { time, core } = props.plan.history
   const steps = Array.from({ length: 25 }, (_, i) => (seconds.value * i) / 24)
   const from = span.value?.from ?? 0

@@ -3,7 +3,7 @@
 import { Button as AButton, Checkbox as ACheckbox } from 'ant-design-vue'
 import { computed } from 'vue'
 import { showTemperature, shownText } from '#core/quantity/format'
-import { WARM_CEILING_H, type Danger } from '#core/safety/dangers'
+import { CHILLED_WITHIN_H, WARM_CEILING_H, type Danger } from '#core/safety/dangers'
 import { useUnits } from '../../stores/units'
 
 const props = defineProps<{ dangers: readonly Danger[]; agreed: boolean }>()
@@ -15,7 +15,9 @@ const SAYS: Record<Danger['id'], (d: Danger) => string> = {
     'This meat is not, or may not be, whole inside: what was outside has been carried in, and this plan does not kill it there.',
   vulnerable: () => 'Someone at the table should not eat beef this rare.',
   'long and warm': d =>
-    `The middle spends ${Math.round((d.hours ?? 0) * 2) / 2} h between ${degrees(5)} and ${degrees(54)}: ${WARM_CEILING_H} h is the usual ceiling. A hotter oven or bath, or a thinner piece, is sooner through.`
+    `The middle spends ${Math.round((d.hours ?? 0) * 2) / 2} h between ${degrees(5)} and ${degrees(54)}: ${WARM_CEILING_H} h is the usual ceiling. A hotter oven or bath, or a thinner piece, is sooner through.`,
+  'slow to chill': d =>
+    `Chilled so, the middle needs ${Math.round((d.hours ?? 0) * 2) / 2} h down to ${degrees(5)}: ${CHILLED_WITHIN_H} h is the usual ceiling for cooked meat. In its bag in ice and water first, or in thinner pieces, it is sooner there.`
 }
 const safest = computed(() => Math.max(...props.dangers.map(d => d.saferC ?? 0)))
 </script>

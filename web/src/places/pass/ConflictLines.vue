@@ -18,6 +18,8 @@ function say(p: Conflict): string {
       return `${p.dish.name}: there is no ${TOOL[p.tool]} in the kit.`
     case 'before its pan':
       return `${p.dish.name} would have to begin ${time(p.earlyS)} before the beef is out of its pan: make it in another pan, or rest the beef longer.`
+    case 'after the meat':
+      return `${p.dish.name} would come onto bars that the beef has been on: cook it in a pan of its own, or let it wait longer.`
     case 'held too long': {
       const others = p.because.map(d => `“${d.name}”`)
       const way = others.length > 0 ? ` In its way: ${others.join(' or ')}.` : ''

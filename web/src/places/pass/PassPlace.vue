@@ -198,7 +198,9 @@ async function open(file: File): Promise<void> {
       </div>
       <p v-if="lateBy > 0 && !dateless" class="trouble" role="alert">
         It should have begun {{ shownText(showDuration(lateBy)) }} ago.
-        <a-button class="link" @click="serveAt = soonest.format(MOMENT)">Serve at {{ soonest.format(timeWritten) }}</a-button>
+        <a-button class="link" @click="serveAt = soonest.format(MOMENT)"
+          >Serve at {{ soonest.format(soonest.isSame(serve, 'day') ? timeWritten : `ddd ${timeWritten}`) }}</a-button
+        >
       </p>
 
       <p v-if="services.refused" class="trouble" role="alert">

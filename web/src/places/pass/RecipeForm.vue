@@ -67,6 +67,7 @@ function keep(): void {
         ]"
       />
       <a-checkbox v-model:checked="draft.inItsPan">made in the beef’s pan</a-checkbox>
+      <a-checkbox v-model:checked="draft.beforeMeat">on the bars before any meat</a-checkbox>
     </div>
 
     <h2>What goes in, for one guest</h2>

@@ -43,6 +43,7 @@ const steps = computed(() =>
     </div>
     <p v-if="recipe.caution" class="caution">{{ recipe.caution }}</p>
     <p v-if="recipe.inItsPan" class="quiet">Made in the pan that the beef was seared in.</p>
+    <p v-if="recipe.beforeMeat" class="quiet">On the bars before any meat is on them.</p>
     <ul v-if="amounts.length > 0" class="amounts" aria-label="What goes in">
       <li v-for="a in amounts" :key="a">{{ a }}</li>
     </ul>

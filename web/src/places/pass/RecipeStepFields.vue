@@ -37,8 +37,8 @@ function setBy(value: string): void {
 </script>
 
 <template>
-  <fieldset>
-    <legend class="quiet">Step {{ number }}</legend>
+  <div class="step" role="group" :aria-labelledby="`${id}-step`">
+    <span :id="`${id}-step`" class="quiet number">Step {{ number }}</span>
     <a-form-item class="text" label="What is done" :html-for="`${id}-what`" v-bind="item('what')">
       <a-input :id="`${id}-what`" v-model:value="s.what" :maxlength="RECIPE_LIMITS.text" placeholder="Roll the dumplings" />
     </a-form-item>
@@ -138,27 +138,22 @@ function setBy(value: string): void {
         <count-field v-if="s.loaded" v-model="s.load" label="At once for" unit="guests" :range="LOAD_LIMITS" :step="1" />
       </template>
     </div>
-  </fieldset>
+  </div>
 </template>
 
 <style scoped>
-fieldset {
+.step {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
   gap: 8px 14px;
   align-items: end;
-  border: 0;
-  margin: 0;
-  padding: 0;
   min-width: 0;
 }
-legend {
-  padding: 0;
-  margin: 0;
-  border: 0;
+.number {
+  grid-column: 1 / -1;
   font-size: 13px;
 }
-fieldset :deep(.ant-form-item) {
+.step :deep(.ant-form-item) {
   margin: 0;
 }
 .text {

@@ -80,9 +80,11 @@ describe('the recipe book', () => {
     await type(field(page, 'to'), '230')
     await pick(field(page, 'How long'), 'the same for any')
     await type(field(page, 'Time'), '1 h 10 min')
-    await page.findAll('input[type="checkbox"]')[1].setValue(false)
+    field(page, 'keeps me at it').click()
+    await flushPromises()
     await type(field(page, 'Hands at first'), '2')
-    await page.findAll('input[type="checkbox"]')[2].setValue(true)
+    field(page, 'a tray takes only so many').click()
+    await flushPromises()
     await type(field(page, 'At once for'), '3')
     await keep(page)
     const { id, ...own } = useRecipes().book.at(-1)!

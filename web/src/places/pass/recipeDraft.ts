@@ -26,6 +26,7 @@ export interface RecipeDraft {
   kind: Recipe['kind']
   caution: string
   inItsPan: boolean
+  beforeMeat: boolean
   amounts: { what: string; each: number; unit: Amount['unit'] }[]
   steps: StepDraft[]
 }
@@ -52,11 +53,12 @@ const USUAL: StepDraft = {
 }
 export const newStep = (): StepDraft => ({ ...USUAL })
 
-export const draftOf = ({ name, kind, caution = '', inItsPan = false, amounts, steps }: Recipe): RecipeDraft => ({
+export const draftOf = ({ name, kind, caution = '', inItsPan = false, beforeMeat = false, amounts, steps }: Recipe): RecipeDraft => ({
   name,
   kind,
   caution,
   inItsPan,
+  beforeMeat,
   amounts: amounts.map(a => ({ ...a })),
   steps: steps.map(({ what, then = '', tool, ovenC, takes, hands, holds: [well, most], load }) => {
     const { by: _, ...timed } = takes
@@ -99,12 +101,13 @@ const stepOf = (s: StepDraft): RecipeStep => ({
   ...(s.loaded ? { load: s.load } : {})
 })
 
-export const recipeOf = (id: string, { name, kind, caution, inItsPan, amounts, steps }: RecipeDraft): Recipe => ({
+export const recipeOf = (id: string, { name, kind, caution, inItsPan, beforeMeat, amounts, steps }: RecipeDraft): Recipe => ({
   id,
   name: name.trim(),
   kind,
   amounts: amounts.map(a => ({ ...a, what: a.what.trim() })),
   steps: steps.map(stepOf),
   ...(inItsPan ? { inItsPan } : {}),
+  ...(beforeMeat ? { beforeMeat } : {}),
   ...(caution.trim() === '' ? {} : { caution: caution.trim() })
 })

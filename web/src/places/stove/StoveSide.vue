@@ -8,7 +8,7 @@ import { valueAt } from '#core/heat/history'
 import { cutById } from '#core/meat/cuts'
 import type { Plan } from '#core/plan/plan'
 import { showClock, showLength, showTemperature, shownText } from '#core/quantity/format'
-import { degreeTicks, linePath, minuteTicks, scale } from '../../line/axes'
+import { degreeTicks, linePath, minuteTicks, nightOf, scale } from '../../line/axes'
 import RoundSection from '../../section/RoundSection.vue'
 import SectionDrawing from '../../section/SectionDrawing.vue'
 import { useKit } from '../../stores/kit'
@@ -53,7 +53,7 @@ const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
 const HEIGHT = 190
 const end = computed(() => (props.forecast ? Math.max(props.forecast.carve.time, props.forecast.peak.time, props.elapsed) + 60 : 60))
-const x = computed(() => scale(0, end.value, 10, Math.max(60, width.value - 34)))
+const x = computed(() => scale(0, end.value, 10, Math.max(60, width.value - 34), props.forecast ? nightOf(props.forecast) : []))
 const y = computed(() => scale(0, Math.ceil(((props.forecast?.peak.core ?? 60) + 8) / 10) * 10, HEIGHT - 24, 10))
 const past = computed(() =>
   props.forecast
@@ -132,7 +132,7 @@ const ahead = computed(() => {
             <line :x1="10" :x2="width - 34" :y1="y(t.celsius)" :y2="y(t.celsius)" />
             <text :x="width - 30" :y="y(t.celsius) + 4">{{ t.label }}</text>
           </template>
-          <text v-for="t in minuteTicks(0, end, width)" :key="t.seconds" :x="x(t.seconds)" :y="HEIGHT - 6" text-anchor="middle">
+          <text v-for="t in minuteTicks(x, width)" :key="t.seconds" :x="x(t.seconds)" :y="HEIGHT - 6" text-anchor="middle">
             {{ t.label }}
           </text>
         </g>

@@ -1,0 +1,56 @@
+/** A cook in the kitchen of a test: a piece measured, planned and cooked by what is called. */
+import { expect, type Locator, type Page } from '@playwright/test'
+import type { Piece } from '#core/meat/piece'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
+import type { Guest } from '#core/request/request'
+
+/** On the bench and at the fire as if it had been measured. */
+export async function measured(page: Page, piece: Partial<Piece>, named: readonly Guest[] = []): Promise<void> {
+  const draft = { ...FIRST_REQUEST, piece: { ...FIRST_REQUEST.piece, ...piece }, guests: { ...FIRST_REQUEST.guests, named } }
+  await page.evaluate(of => {
+    localStorage.setItem('macellaio.draft', of)
+    localStorage.setItem('macellaio.touched', 'true')
+  }, JSON.stringify(draft))
+}
+export const workedOut = (page: Page): Promise<void> =>
+  expect(page.getByLabel('Call sheet', { exact: true }).locator('ul.sheet')).toHaveAttribute('aria-busy', 'false', { timeout: 20_000 })
+/** The plan at an address, worked out. */
+export async function planned(page: Page, url: string): Promise<void> {
+  await page.goto(url)
+  await workedOut(page)
+}
+export const tiles = (page: Page): Locator => page.getByRole('navigation', { name: 'All that is on' }).getByRole('button')
+
+/** Does what is called when it is called, until the heading says what is wanted. */
+export async function cookUntil(page: Page, wanted: RegExp, most = 40): Promise<string[]> {
+  const called: string[] = []
+  for (let i = 0; i < most; i++) {
+    await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(/Reckoning/)
+    await expect(page.getByText('reckoning…')).toHaveCount(0)
+    const heading = await page.getByRole('heading', { level: 1 }).innerText()
+    if (wanted.test(heading)) return called
+    called.push(heading)
+    const clock = page.locator('.clock')
+    if ((await clock.count()) > 0) {
+      const [minutes, seconds] = (await clock.innerText())
+        .split(/[^\d]+/)
+        .filter(Boolean)
+        .slice(-2)
+        .map(Number)
+      if (/ in$/.test(heading)) await page.clock.fastForward((60 * minutes + seconds) * 1000 + 400)
+    }
+    await page.keyboard.press('Space')
+  }
+  throw new Error(`Never came to ${String(wanted)}: ${called.join(' | ')}`)
+}
+
+/** A cut found, bought and on the bench, so thick and so many. */
+export async function bought(page: Page, search: string, thicknessMm: number, count = 1): Promise<void> {
+  await page.getByLabel('Search cuts by any name').fill(search)
+  await page.getByRole('button', { name: 'Take it to the bench' }).click()
+  await page.getByLabel('Thickness', { exact: true }).fill(String(thicknessMm))
+  await page.getByLabel('How many', { exact: true }).fill(String(count))
+  await page.getByLabel('How many', { exact: true }).press('Enter')
+  await page.getByRole('button', { name: 'To the fire' }).click()
+  await workedOut(page)
+}
