@@ -11,6 +11,7 @@ import { recipeShape } from './recipeSchema'
 import { InvalidInputError, validate } from '#core/input/problem'
 
 const MOST_STEPS = 20
+const MOST_TOOLS = 20
 const LONGEST_S = 48 * 3600
 
 const id = lineId()
@@ -130,6 +131,7 @@ const shape = yup
       .test({ name: 'a real day', message: 'There is no such day or time.', test: isRealMoment }),
     diners: whole(DINERS_LIMITS),
     cooks: whole(COOKS_LIMITS),
+    without: yup.array(named()).optional().default(undefined).max(MOST_TOOLS, `At most ${MOST_TOOLS} of them.`),
     names: yup.array(named(NAME_LENGTH)).optional().default(undefined).max(COOKS_LIMITS[1], `At most ${COOKS_LIMITS[1]} names.`),
     lines: yup
       .array(lineShape.required())
@@ -146,8 +148,8 @@ const shape = yup
 
 /** @throws InvalidInputError */
 export function parseTicket(input: unknown): Ticket {
-  const { lines, names, ...rest } = validate(shape, input)
-  return { ...rest, ...(names === undefined ? {} : { names }), lines: lines.map(asLine) }
+  const { lines, names, without, ...rest } = validate(shape, input)
+  return { ...rest, ...(names === undefined ? {} : { names }), ...(without === undefined ? {} : { without }), lines: lines.map(asLine) }
 }
 function asLine({ plan, request, ...line }: yup.InferType<typeof lineShape>): Line {
   const asked = request !== undefined ? parseRequest(request) : plan !== undefined ? readPlanCase(plan).request : null

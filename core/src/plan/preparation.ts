@@ -20,7 +20,12 @@ export const OILINGS = ['on the meat', 'in the pan', 'none'] as const
 export type Oiling = (typeof OILINGS)[number]
 export const OUT_MINUTES = [0, 30, 60] as const
 
+/** Where the piece is now. */
+export const FROMS = ['fridge', 'freezer', 'butcher'] as const
+export type From = (typeof FROMS)[number]
+
 export interface Preparation {
+  readonly from: From
   readonly surface: SurfaceState
   readonly salt: Salting
   readonly pepper: Peppering
@@ -35,6 +40,7 @@ export interface Preparation {
 }
 
 export const USUAL_PREPARATION: Preparation = {
+  from: 'fridge',
   surface: 'patted',
   salt: 'right before',
   pepper: 'after',

@@ -29,6 +29,8 @@ export interface Ticket {
   readonly cooks: number
   /** Who they are, as far as somebody has said. */
   readonly names?: readonly string[]
+  /** Of the kitchen's rings, ovens and so on by name: those that are not to be had for it. */
+  readonly without?: readonly string[]
   readonly lines: readonly Line[]
 }
 
@@ -74,15 +76,19 @@ export const dishesOf = (ticket: Ticket, kit: Kit, book: RecipeBook): Dish[] => 
   })
 }
 
-export const kitchenOf = ({ cooks }: Ticket, kit: Kit): Kitchen => ({
-  tools: {
-    ring: kit.rings.map(r => r.name),
-    oven: kit.ovens.filter((o, i) => i === 0 || !o.sameBox).map(o => o.name),
-    grill: kit.grills.map(g => g.name),
-    bath: kit.baths.map(b => b.name)
-  },
-  cooks
+/** What a kitchen could use, by name. */
+export const toolsOf = (kit: Kit): Kitchen['tools'] => ({
+  ring: kit.rings.map(r => r.name),
+  oven: kit.ovens.filter((o, i) => i === 0 || !o.sameBox).map(o => o.name),
+  grill: kit.grills.map(g => g.name),
+  bath: kit.baths.map(b => b.name)
 })
+
+export function kitchenOf({ cooks, without = [] }: Ticket, kit: Kit): Kitchen {
+  const all = toolsOf(kit)
+  const there = (names: readonly string[]): string[] => names.filter(name => !without.includes(name))
+  return { tools: { ring: there(all.ring), oven: there(all.oven), grill: there(all.grill), bath: there(all.bath) }, cooks }
+}
 
 interface Own {
   readonly tool: Tool | null

@@ -5,7 +5,7 @@ import { dishOf } from './recipe'
 import { shippedRecipe } from './recipes'
 import { schedule } from './schedule'
 import { kitchenOf } from './ticket'
-import { asKept, keptThrough } from './underWay'
+import { asKept, keptAcross, keptThrough } from './underWay'
 
 describe('a table put off while it is cooked', () => {
   const scaling = { diners: 4, ringW: 1500 }
@@ -40,6 +40,21 @@ describe('a table put off while it is cooked', () => {
   it('sooner, never takes up what follows before what is under way is done', () => {
     const after = times(['roast-potatoes 0 on'], -LATER)
     expect(after['roast-potatoes 1 on']).toBe(before['roast-potatoes 1 on'])
+  })
+  it('laid out anew for more guests or with a ring less, what is begun and what must follow it at once stay', () => {
+    const done = ['roast-potatoes 0 on', 'broccoli 0 on', 'broccoli 1 on']
+    const dishes = ['roast-potatoes', 'broccoli', 'carrots'].map(id => dishOf(id, shippedRecipe(id)!, { ...scaling, diners: 9 }))
+    const anew = schedule(dishes, { ...kitchen, tools: { ...kitchen.tools, ring: kitchen.tools.ring.slice(1) } })
+    const stands = asKept(anew, keptAcross(service, anew, done))
+    const from = (of: typeof service, id: string, index: number): number => of.placed.find(p => p.dish.id === id && p.index === index)!.from
+    for (const [id, index] of [
+      ['roast-potatoes', 0],
+      ['broccoli', 0],
+      ['broccoli', 1]
+    ] as const)
+      expect(from(stands, id, index)).toBeCloseTo(from(service, id, index), 6)
+    expect(stands.placed.some(p => p.dish.id === 'carrots')).toBe(true)
+    expect(asKept(service, keptAcross(service, service, done))).toEqual(service)
   })
   it('put off and taken back is as it was', () => {
     const done = ['roast-potatoes 0 on', 'roast-potatoes 1 on']

@@ -18,6 +18,23 @@ export function keptThrough(kept: Kept, { placed }: Service, done: readonly stri
   return { ...kept, ...Object.fromEntries([...stays].map(key => [key, (kept[key] ?? 0) + laterS])) }
 }
 
+/**
+ * Laid out anew in the middle of it: what was begun stays where it was, and what must follow it at once with it.
+ * @param before as it stood @param after as it is laid out now
+ */
+export function keptAcross(before: Service, after: Service, done: readonly string[]): Kept {
+  const stood = new Map(before.placed.map(p => [stepKey(p), p.from]))
+  const kept = new Map<string, number>()
+  for (const p of [...after.placed].sort((a, b) => a.index - b.index)) {
+    const from = stood.get(stepKey(p))
+    const before = `${p.dish.id} ${p.index - 1}`
+    const follows = p.index > 0 && p.dish.steps[p.index - 1].holds[1] <= 0 ? kept.get(before) : undefined
+    const stays = done.includes(onCall(p)) && from !== undefined ? p.from - from : follows
+    if (stays !== undefined) kept.set(stepKey(p), stays)
+  }
+  return Object.fromEntries(kept)
+}
+
 export const asKept = (service: Service, kept: Kept): Service => ({
   ...service,
   placed: service.placed.map(p => ({ ...p, from: p.from - (kept[stepKey(p)] ?? 0), to: p.to - (kept[stepKey(p)] ?? 0) }))

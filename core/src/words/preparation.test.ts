@@ -47,6 +47,25 @@ describe('the checklist', () => {
     for (const id of ['pat', 'oil', 'salt']) expect(ids.indexOf(id)).toBeLessThan(ids.indexOf('seal'))
   })
 
+  it('from the freezer it is thawed before anything else is done to it, bought the day before; each by its hours', () => {
+    const first = (
+      from: 'fridge' | 'freezer' | 'butcher',
+      thawS: number | null,
+      salt: 'right before' | 'the day before' = 'right before'
+    ) => checklistFor({ ...USUAL_PREPARATION, from, salt }, strip, FIRST_REQUEST.piece, 'pan sear', thawS)
+    const HOUR = 3600
+    expect(first('fridge', 10 * HOUR).map(t => t.id)).not.toContain('thaw')
+    expect(first('freezer', null).map(t => t.id)).not.toContain('thaw')
+    for (const salt of ['right before', 'the day before'] as const) {
+      const [thaw, ...rest] = first('freezer', 20 * HOUR, salt)
+      expect(thaw.id).toBe('thaw')
+      expect(thaw.before).toBeGreaterThanOrEqual(Math.max(...rest.map(t => t.before)) + 20 * HOUR)
+      const [buy, ...others] = first('butcher', null, salt)
+      expect(buy.before).toBeGreaterThan(Math.max(...others.map(t => t.before)))
+      expect(buy.before).toBeGreaterThanOrEqual(24 * HOUR)
+    }
+  })
+
   it('for a bath before the sear it is bagged, last of all; seared first, it is bagged when it has been', () => {
     const ids = (kind: MethodKind): string[] => checklistFor(USUAL_PREPARATION, strip, FIRST_REQUEST.piece, kind).map(t => t.id)
     expect(ids('bath then sear').at(-1)).toBe('bag')

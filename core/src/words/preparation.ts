@@ -65,8 +65,17 @@ const READY_BEFORE: Partial<Record<MethodKind, number>> = {
   'bath then sear': 10 * MINUTE
 }
 
-/** First things first. */
-export function checklistFor(preparation: Preparation, cut: Cut, piece: Piece, kind: MethodKind = 'pan sear'): Task[] {
+/**
+ * First things first.
+ * @param thawS in the fridge, where it comes from the freezer, s; null while it is not known
+ */
+export function checklistFor(
+  preparation: Preparation,
+  cut: Cut,
+  piece: Piece,
+  kind: MethodKind = 'pan sear',
+  thawS: number | null = null
+): Task[] {
   const own = OWN[kind] ?? []
   const tasks: Task[] = [...own]
   const ready = READY_BEFORE[kind] ?? 0
@@ -133,8 +142,40 @@ export function checklistFor(preparation: Preparation, cut: Cut, piece: Piece, k
       'Find out whether it was needled',
       'Needles carry what is outside to the inside: then the middle must be cooked through.'
     )
-  return tasks.sort((a, b) => b.before - a.before)
+  const first = Math.max(0, ...tasks.map(t => t.before))
+  return [...fetched(preparation.from, first, thawS), ...tasks.sort((a, b) => b.before - a.before)]
 }
+
+/** On another day, before anything is done to it. @param first of its tasks, s before it goes in */
+function fetched(from: Preparation['from'], first: number, thawS: number | null): Task[] {
+  switch (from) {
+    case 'fridge':
+      return []
+    case 'butcher':
+      return [
+        {
+          id: 'buy',
+          before: Math.max(DAY, first + 4 * HOUR),
+          text: 'Fetch it from the butcher, and into the fridge',
+          because: 'A day before there is time for another, should it not be as it was ordered.'
+        }
+      ]
+    case 'freezer':
+      return thawS === null
+        ? []
+        : [
+            {
+              id: 'thaw',
+              before: Math.ceil((first + thawS + MARGIN) / HOUR) * HOUR,
+              text: 'Out of the freezer into the fridge to thaw, wrapped, in a dish',
+              because: 'In the fridge it stays cold all the while; on the table its outside would be warm for hours.'
+            }
+          ]
+  }
+}
+const DAY = 24 * HOUR
+/** Fridges differ. */
+const MARGIN = 2 * HOUR
 
 /** What follows the fire. */
 export function afterwards({ salt, pepper }: Preparation): string[] {

@@ -18,7 +18,7 @@ import { callsOf, type PassCall } from '#core/service/calls'
 import type { ServiceRecord } from '#core/service/record'
 import { byPan, mayShare } from '#core/service/onePan'
 import { recipeIn } from '#core/service/recipes'
-import { asKept, keptThrough, type Kept } from '#core/service/underWay'
+import { asKept, keptAcross, keptThrough, type Kept } from '#core/service/underWay'
 import { dishesOf, kitchenOf, MOST_LINES, piecesOf, whose, type DishLine, type Ticket } from '#core/service/ticket'
 import { Queue } from '../workers/queue'
 import { useCook } from './cook'
@@ -149,7 +149,10 @@ export const usePass = defineStore('pass', () => {
     answered: ({ key }, found) => {
       failed.value = false
       // Changed and changed back meanwhile: what is wanted is there already.
-      if (laid.value?.key !== keyOf()) laid.value = { key, service: found }
+      if (laid.value?.key === keyOf()) return
+      // Laid out anew while it is cooked: what is begun stays where it is.
+      if (asItStands.value && done.value.length > 0) keeps.value = keptAcross(asItStands.value, found, done.value)
+      laid.value = { key, service: found }
     },
     failed: () => (failed.value = true)
   })

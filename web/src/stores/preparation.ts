@@ -4,18 +4,21 @@ import { computed, shallowRef, watch } from 'vue'
 import type { Packet } from '#core/shop/larder'
 import { parsePacket } from '#core/shop/schema'
 import { SURFACES } from '#core/meat/piece'
-import { OILINGS, PEPPERINGS, SALTINGS, USUAL_PREPARATION, type Compared, type Preparation } from '#core/plan/preparation'
+import { FROMS, OILINGS, PEPPERINGS, SALTINGS, USUAL_PREPARATION, type Compared, type Preparation } from '#core/plan/preparation'
 import { RequestError, type PlanRequest } from '#core/request/request'
 import { setupOf } from '#core/request/setup'
 import { checklistFor } from '#core/words/preparation'
+import { askEngine } from '../workers/engine'
 import { Queue } from '../workers/queue'
 import { useDraft } from './draft'
 import { kept } from './kept'
 
 function parse(stored: unknown): Preparation {
-  const p = stored as Preparation
+  // An older one does not say where it is.
+  const p = { ...(stored as Preparation), from: (stored as Partial<Preparation>).from ?? 'fridge' }
   const fine =
     p.surface in SURFACES &&
+    FROMS.includes(p.from) &&
     SALTINGS.includes(p.salt) &&
     PEPPERINGS.includes(p.pepper) &&
     OILINGS.includes(p.oil) &&
@@ -68,7 +71,23 @@ export const usePreparation = defineStore('preparation', () => {
     { immediate: true }
   )
 
-  const tasks = computed(() => checklistFor(preparation.value, draft.cut, draft.request.piece, draft.request.method.kind))
+  /** In the fridge, by the engine, s; null while it is not known, or not wanted. */
+  const thawS = shallowRef<number | null>(null)
+  watch(
+    [() => preparation.value.from, () => draft.request.piece.cutId, () => draft.request.piece.thicknessMm],
+    ([from, cutId, thicknessMm]) => {
+      thawS.value = null
+      if (from !== 'freezer') return
+      void askEngine(w => w.thaw(cutId, thicknessMm, 'fridge')).then(
+        seconds => {
+          if (preparation.value.from === 'freezer' && draft.request.piece.thicknessMm === thicknessMm) thawS.value = seconds
+        },
+        () => undefined
+      )
+    },
+    { immediate: true }
+  )
+  const tasks = computed(() => checklistFor(preparation.value, draft.cut, draft.request.piece, draft.request.method.kind, thawS.value))
 
   function change(part: Partial<Preparation>): void {
     preparation.value = { ...preparation.value, ...part }
@@ -118,7 +137,9 @@ export const usePreparation = defineStore('preparation', () => {
     () => draft.request.piece.cutId,
     id => {
       ticked.value = []
-      if (packet.value?.cutId !== id) packet.value = null
+      if (packet.value?.cutId === id) return
+      packet.value = null
+      preparation.value = { ...preparation.value, from: 'fridge' }
     }
   )
 

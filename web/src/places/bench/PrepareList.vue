@@ -6,7 +6,7 @@ import { Button as AButton, Checkbox as ACheckbox, Skeleton as ASkeleton, Table 
 import dayjs from 'dayjs'
 import { computed, onMounted, onUnmounted } from 'vue'
 import { SURFACES, type SurfaceState } from '#core/meat/piece'
-import { OILINGS, OUT_MINUTES, PEPPERINGS, SALTINGS, type Consequence, type Salting } from '#core/plan/preparation'
+import { OILINGS, OUT_MINUTES, PEPPERINGS, SALTINGS, type Consequence, type From, type Salting } from '#core/plan/preparation'
 import { showClock, showLength, showTemperature, shownText } from '#core/quantity/format'
 import { afterwards } from '#core/words/preparation'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
@@ -74,6 +74,11 @@ const columnsOf = (title: string) => [
   { title: 'grey edge', dataIndex: 'grey' },
   { title: 'starts at', dataIndex: 'start' }
 ]
+const FROM: readonly { readonly value: From; readonly label: string }[] = [
+  { value: 'fridge', label: 'in the fridge' },
+  { value: 'freezer', label: 'in the freezer' },
+  { value: 'butcher', label: 'at the butcher’s' }
+]
 const SALT_WHY: Record<Salting, string> = {
   'right before': 'So late, it draws no water.',
   '40 min before': 'Long enough to be drawn back in; pat off what is left.',
@@ -121,6 +126,12 @@ function setGoesIn(text: string): void {
         </a-table>
       </div>
       <div class="choices">
+        <choice-row
+          label="It is now"
+          :options="FROM"
+          :model-value="store.preparation.from"
+          @update:model-value="v => store.change({ from: v })"
+        />
         <choice-row
           label="Drying"
           :options="surfaces"

@@ -2,10 +2,12 @@
 /** The larder mounted: what is written on a packet is checked by the server's own schema, kept, used up and put back. */
 import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { CUTS } from '#core/meat/cuts'
 import { mounted } from '../../mounted/mount.fixture'
 import { button, emptyBrowser, field, pick, type } from '../../mounted/page.fixture'
 import { useDraft } from '../../stores/draft'
 import { useLarder } from '../../stores/larder'
+import { usePreparation } from '../../stores/preparation'
 import LarderPlace from './LarderPlace.vue'
 
 vi.mock('comlink', () => import('../../mounted/comlink.fixture'))
@@ -52,6 +54,25 @@ describe('the larder', () => {
     await type(field(page, 'Weight of all'), '1 kg')
     await send(page)
     expect(useLarder().packets).toMatchObject([{ weightG: 1000 }])
+  })
+
+  it('what is frozen can be planned with: it stays there until its day, which is on the list', async () => {
+    const page = await opened()
+    await click(page, 'A new packet')
+    await pick(field(page, 'Cut'), 'Bavette')
+    await send(page)
+    await click(page, 'Freeze')
+    await click(page, 'Plan it, thawed')
+    expect(useLarder().packets).toMatchObject([{ cutId: 'bavette', place: 'freezer' }])
+    const preparation = usePreparation()
+    expect(preparation.preparation.from).toBe('freezer')
+    await vi.waitFor(() => expect(preparation.tasks[0].id).toBe('thaw'))
+    expect(preparation.tasks[0].before).toBeGreaterThan(6 * 3600)
+    // Another piece is another matter.
+    useDraft().take(CUTS.find(c => c.id === 'strip')!)
+    await flushPromises()
+    expect(preparation.preparation.from).toBe('fridge')
+    expect(preparation.tasks.map(t => t.id)).not.toContain('thaw')
   })
 
   it('used up it is gone, and put back it is as it was', async () => {

@@ -78,7 +78,9 @@ function toBench(p: Packet): void {
   draft.take(cut, { pieces: p.pieces, pieceG: Math.round(p.weightG / p.pieces), thicknessMm: p.thicknessMm })
   draft.changePiece({ surface: surfaceOf(p), intact: p.intact })
   preparation.packet = p
-  larder.takeOut(p.id)
+  preparation.change({ from: p.place })
+  // It lies in the freezer until its day.
+  if (p.place === 'fridge') larder.takeOut(p.id)
   void router.push('/bench')
 }
 function thaw(p: Packet, how: ThawingHow): void {
@@ -148,11 +150,11 @@ const cold = (how: ThawingHow): string => shownText(showTemperature(THAWING_AROU
                 <a-button v-if="p.place === 'freezer'" @click="thaw(p, 'fridge')">Thaw in the fridge</a-button>
                 <a-button v-if="p.place === 'freezer'" @click="thaw(p, 'cold water')">in cold water</a-button>
                 <a-button
-                  v-if="p.place === 'fridge' && p.cutId && isTender(cutById(p.cutId)!)"
+                  v-if="p.cutId && isTender(cutById(p.cutId)!)"
                   class="bench"
                   :disabled="keepingOf(p, now).state === 'past'"
                   @click="toBench(p)"
-                  >To the bench</a-button
+                  >{{ p.place === 'freezer' ? 'Plan it, thawed' : 'To the bench' }}</a-button
                 >
                 <router-link v-if="!p.cutId" class="find" to="/counter?ask=packet">Find out what it is</router-link>
                 <a-button v-if="p.place === 'fridge' && !p.thawing" @click="freeze(p)">Freeze</a-button>

@@ -94,6 +94,26 @@ describe('the pass', () => {
     expect(usePass().ticket.cooks).toBe(3)
   })
 
+  it('an oven that fails is told of at once, and what is begun stays where it is on the clock', async () => {
+    const page = await opened()
+    const pass = usePass()
+    const [first] = pass.calls.filter(c => !c.ahead && c.dishId !== null)
+    const at = first.at
+    pass.tick(first.id)
+    await pick(field(page, 'Not to be had'), 'Half-size oven, still')
+    await laid()
+    expect(pass.ticket.without).toEqual(['Half-size oven, still'])
+    expect(page.find('.conflicts').text()).toContain('there is no oven in the kit')
+    await type(field(page, 'At the table'), '14')
+    await laid()
+    const still = pass.calls.find(c => c.id === first.id)
+    if (still) expect(Math.abs(still.at - at)).toBeLessThan(1)
+    pass.change({ without: [] })
+    await laid()
+    expect(page.find('.conflicts').exists()).toBe(false)
+    expect(Math.abs(pass.calls.find(c => c.id === first.id)!.at - at)).toBeLessThan(1)
+  })
+
   it('a side is put on, taken off, and the taking off taken back', async () => {
     const page = await opened()
     const side = RECIPES.find(r => r.id === 'broccoli')!

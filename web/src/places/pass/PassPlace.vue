@@ -15,16 +15,18 @@ import {
   Collapse as ACollapse,
   CollapsePanel as ACollapsePanel,
   FormItem as AFormItem,
-  Input as AInput
+  Input as AInput,
+  Select as ASelect
 } from 'ant-design-vue'
 import type { PlanAnswer } from '#core/usecase/plan'
 import { readTicket, writeTicket } from '#core/formats/ticketSchema'
-import { COOKS_LIMITS, DINERS_LIMITS, namesIn, whose } from '#core/service/ticket'
+import { COOKS_LIMITS, DINERS_LIMITS, namesIn, toolsOf, whose } from '#core/service/ticket'
 import { showDuration, shownText } from '#core/quantity/format'
 import { missedTarget } from '#core/words/caveats'
 import { dangersOf } from '#core/safety/dangers'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
+import { useKit } from '../../stores/kit'
 import { usePass } from '../../stores/pass'
 import { useRecipes } from '../../stores/recipes'
 import { useServices } from '../../stores/services'
@@ -57,6 +59,7 @@ onMounted(() => {
 onUnmounted(() => (pass.watched = false))
 
 const services = useServices()
+const kit = useKit()
 const recipes = useRecipes()
 const listing = ref(false)
 const working = ref(false)
@@ -123,6 +126,8 @@ function nameThem(): void {
   said.value = pass.change({ names: found, cooks: Math.max(pass.ticket.cooks, found.length) }) ?? ''
   typedNames.value = found.join(', ')
 }
+/** A ring that fails, an oven that is lent out. */
+const tools = computed(() => Object.values(toolsOf(kit.kit)).flatMap(names => names.map((name: string) => ({ value: name, label: name }))))
 const dateless = computed(() => !serve.value.isValid())
 const headline = computed(() => {
   const { diners } = pass.ticket
@@ -194,6 +199,18 @@ async function open(file: File): Promise<void> {
         />
         <a-form-item v-if="pass.ticket.cooks > 1" class="names" label="By name" :html-for="`${id}-names`" :colon="false">
           <a-input :id="`${id}-names`" v-model:value="typedNames" placeholder="Ines, Per" @blur="nameThem" @press-enter="nameThem" />
+        </a-form-item>
+        <a-form-item class="without" label="Not to be had" :html-for="`${id}-without`" :colon="false">
+          <a-select
+            :id="`${id}-without`"
+            mode="multiple"
+            placeholder="all is there"
+            :value="[...(pass.ticket.without ?? [])]"
+            :options="tools"
+            :virtual="false"
+            :dropdown-match-select-width="false"
+            @update:value="without => (said = pass.change({ without: without as string[] }) ?? '')"
+          />
         </a-form-item>
       </div>
       <p v-if="lateBy > 0 && !dateless" class="trouble" role="alert">
@@ -313,6 +330,10 @@ async function open(file: File): Promise<void> {
 }
 .set .when {
   max-width: none;
+}
+.set .without {
+  min-width: 150px;
+  max-width: 260px;
 }
 .link.ant-btn {
   min-height: 32px;
