@@ -29,3 +29,15 @@ describe('what if, cooked by the clock of the plan', () => {
     expect(ids).not.toContain('turned once')
   })
 })
+
+describe('a steak of two muscles', () => {
+  it('over the coals its fillet side, narrower, comes out further done than its strip side, and not by a whole doneness twice over', () => {
+    const piece = { cutId: 't-bone', thicknessMm: 45, weightG: 900, widthMm: 150, lengthMm: 210 }
+    const { method, setup, plan } = planned(asked('grill', {}, piece))
+    const fillet = whatIf(method, setup, plan).find(c => c.id === 'fillet side')!
+    expect(fillet.offK).toBeGreaterThan(1)
+    expect(fillet.offK).toBeLessThan(9)
+    const strip = planned(asked('grill', {}, { thicknessMm: 45 }))
+    expect(whatIf(strip.method, strip.setup, strip.plan).some(c => c.id === 'fillet side')).toBe(false)
+  })
+})

@@ -1,4 +1,5 @@
 /** What a cook should hear about a plan before trusting it, worst first: what will not come out well, and what is less sure than the rest. */
+import { cutById } from '#core/meat/cuts'
 import { pastryMisses } from '#core/method/wrapped'
 import { chillsSlowly } from '#core/safety/dangers'
 import { COLD_C, coldAfter, KEEPS_DAYS } from '#core/plan/keeping'
@@ -23,6 +24,7 @@ const WAITS_C = 60
 export const caveats = (request: PlanRequest, plan: Plan, system: UnitSystem): string[] => [
   ...ofBatches(request, plan, system),
   ...ofThePan(request, plan, system),
+  ...ofTwoSides(request),
   ...ofTheFridge(request, plan, system),
   ...ofTheClimb(plan, system)
 ]
@@ -67,6 +69,14 @@ function ofThePan(request: PlanRequest, plan: Plan, system: UnitSystem): string[
     )
   return said
 }
+
+/** One bone, two muscles. */
+const ofTwoSides = ({ piece }: PlanRequest): string[] =>
+  cutById(piece.cutId)?.profile === 't-bone'
+    ? [
+        'Its fillet side is the narrower and is done further than its strip side: lay it toward the cooler part of the fire, and carve it first.'
+      ]
+    : []
 
 /** Cooked to be eaten cold: how soon it is, and how long it keeps. */
 function ofTheFridge(request: PlanRequest, plan: Plan, system: UnitSystem): string[] {

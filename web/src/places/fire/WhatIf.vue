@@ -54,7 +54,8 @@ const WORDS: Record<WhatIfId, () => string> = {
   late: () => `out ${shownText(showDuration(LATE_S))} late`,
   foil: () => 'rested under foil',
   'tucked in': () => 'foil tucked in, crust gone soft',
-  'no rest': () => 'cut at once'
+  'no rest': () => 'cut at once',
+  'fillet side': () => 'its fillet side'
 }
 const rows = computed(() =>
   (shown.value?.answers ?? []).map(a => ({

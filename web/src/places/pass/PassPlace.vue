@@ -200,7 +200,8 @@ async function open(file: File): Promise<void> {
         <a-form-item v-if="pass.ticket.cooks > 1" class="names" label="By name" :html-for="`${id}-names`" :colon="false">
           <a-input :id="`${id}-names`" v-model:value="typedNames" placeholder="Ines, Per" @blur="nameThem" @press-enter="nameThem" />
         </a-form-item>
-        <a-form-item class="without" label="Not to be had" :html-for="`${id}-without`" :colon="false">
+        <div class="without">
+          <label :for="`${id}-without`">Not to be had</label>
           <a-select
             :id="`${id}-without`"
             mode="multiple"
@@ -211,7 +212,7 @@ async function open(file: File): Promise<void> {
             :dropdown-match-select-width="false"
             @update:value="without => (said = pass.change({ without: without as string[] }) ?? '')"
           />
-        </a-form-item>
+        </div>
       </div>
       <p v-if="lateBy > 0 && !dateless" class="trouble" role="alert">
         It should have begun {{ shownText(showDuration(lateBy)) }} ago.
@@ -332,8 +333,15 @@ async function open(file: File): Promise<void> {
   max-width: none;
 }
 .set .without {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
   min-width: 150px;
   max-width: 260px;
+}
+.without label {
+  font-size: 13px;
+  color: var(--ink-2);
 }
 .link.ant-btn {
   min-height: 32px;

@@ -89,7 +89,7 @@ async function take(file: File): Promise<void> {
       <div class="top">
         <h1>The recipe book</h1>
         <router-link to="/pass">Back to the pass</router-link>
-        <a-button class="add" type="primary" @click="begin">A recipe of your own</a-button>
+        <a-button v-if="!written" class="add" type="primary" @click="begin">A recipe of your own</a-button>
       </div>
       <p v-if="recipes.offline" class="quiet" role="status">The server does not answer. All is kept here and sent when it does.</p>
       <p v-if="recipes.refused" class="wrong" role="alert">The server refused the last change: {{ recipes.refused }}</p>
