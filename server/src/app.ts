@@ -14,6 +14,8 @@ import { assertPlain } from '#core/input/plain'
 import { Changes } from './changes'
 import { CookRepository } from './cooks/repository'
 import { cookRoutes } from './cooks/routes'
+import { EverythingRepository } from './everything/repository'
+import { everythingRoutes } from './everything/routes'
 import { ownPagesOnly } from './house/hosts'
 import type { Lan } from './house/lan'
 import { HouseRepository } from './house/repository'
@@ -105,6 +107,7 @@ export function createApp({ db, log, pages, lan = null, requestsAMinute = REQUES
   api.use('/kit', kitRoutes(new KitRepository(db)))
   api.use('/services', serviceRoutes(new ServiceRepository(db), cooks, changes))
   api.use('/recipes', recipeRoutes(new RecipeRepository(db), changes))
+  api.use('/everything', everythingRoutes(new EverythingRepository(db), changes))
   api.use('/print', printRoutes())
   api.use(notFound)
   app.use('/api', api)

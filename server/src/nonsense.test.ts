@@ -50,6 +50,7 @@ const DOORS: readonly [method: 'post' | 'put', path: string, fine: object][] = [
     }
   ],
   ['put', '/api/recipes/rice', shippedRecipe('rice')!],
+  ['post', '/api/everything', { recipes: [shippedRecipe('rice')!] }],
   ['post', '/api/services/service-1/events', { events: [{ id: 'said-1', at: 1, kind: 'ticket', ticket: TICKET }] }],
   ['post', '/api/print/call-sheet', { title: 'x', subtitle: '', lines: [], schedule: [], cautions: [], paper: 'A4' }],
   ['post', '/api/print/order-slip', { order: {}, units: 'metric' }]

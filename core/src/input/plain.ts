@@ -8,16 +8,17 @@ const OF_ALL_OBJECTS: ReadonlySet<string> = new Set([...Object.getOwnPropertyNam
 
 /**
  * @param input as JSON.parse gives it
+ * @param most values in it, all told
  * @throws InvalidInputError with the key of what is not plain
  */
-export function assertPlain(input: unknown): void {
+export function assertPlain(input: unknown, most = MOST_PARTS): void {
   let parts = 0
   const refuse = (key: string, message: string): never => {
     throw new InvalidInputError([{ key, message }])
   }
   const look = (value: unknown, key: string, depth: number): void => {
     parts += 1
-    if (parts > MOST_PARTS) refuse('', `More than ${MOST_PARTS} values are too many.`)
+    if (parts > most) refuse('', `More than ${most} values are too many.`)
     if (typeof value === 'number' && !Number.isFinite(value)) refuse(key, 'This is no number that can be reckoned with.')
     if (value === null || typeof value !== 'object') return
     if (depth >= DEEPEST) refuse(key, `Nested more than ${DEEPEST} deep.`)

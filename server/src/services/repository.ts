@@ -44,6 +44,11 @@ export class ServiceRepository {
     })
   }
 
+  /** As they were said. */
+  eventsOf(id: string): Promise<ServiceEvent[]> {
+    return eventsOf(this.db, id)
+  }
+
   async find(id: string): Promise<ServiceRecord | null> {
     const row = await this.db<ServiceRow>('services').where({ id }).first('id')
     return row ? serviceOf(id, await eventsOf(this.db, id)) : null

@@ -2,6 +2,7 @@
 import type { CookRecord, CookSummary, Outcome } from '#core/book/record'
 import type { CookEvent } from '#core/session/events'
 import type { NewCook } from '#core/book/cookSchema'
+import type { Everything, TakenIn } from '#core/formats/everythingSchema'
 import type { Claim, House } from '#core/formats/houseSchema'
 import type { PrintedSheet } from '#core/formats/sheetSchema'
 import type { Kit } from '#core/kit/kit'
@@ -93,6 +94,9 @@ export const api = {
   packets: (): Promise<{ packets: Packet[] }> => ask('GET', '/packets'),
   keep: (packet: Packet): Promise<Packet> => ask('PUT', `/packets/${encodeURIComponent(packet.id)}`, packet),
   use: (id: string): Promise<void> => ask('DELETE', `/packets/${encodeURIComponent(id)}`),
+  /** Where all that is kept is had as one file. */
+  everythingAt: '/api/everything',
+  takeIn: (part: Partial<Everything>): Promise<TakenIn> => ask('POST', '/everything', part),
   recipes: (): Promise<{ recipes: Recipe[] }> => ask('GET', '/recipes'),
   putRecipe: (recipe: Recipe): Promise<Recipe> => ask('PUT', `/recipes/${encodeURIComponent(recipe.id)}`, recipe),
   kit: (): Promise<{ kit: Kit | null }> => ask('GET', '/kit'),

@@ -15,6 +15,7 @@ import { showDuration, showLength, showTemperature, shownText } from '#core/quan
 import { api } from '../../api/client'
 import { useUnits } from '../../stores/units'
 import LessonBoard from './LessonBoard.vue'
+import SaveEverything from './SaveEverything.vue'
 
 const units = useUnits()
 const search = ref('')
@@ -174,6 +175,7 @@ const ofColumn = (key: unknown): Column | undefined => COLUMNS.find(c => c.key =
       <template v-else>Tick another to lay the two side by side.</template>
     </p>
     <lesson-board v-if="cooks !== null && cooks.length > 0 && !search" />
+    <save-everything v-if="!search" @taken="load" />
   </main>
 </template>
 

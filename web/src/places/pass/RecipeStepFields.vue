@@ -166,6 +166,9 @@ function setBy(value: string): void {
   align-items: flex-end;
   gap: 8px 18px;
 }
+.ticks > :not(.ant-checkbox-wrapper) {
+  width: 150px;
+}
 .ticks > :deep(.ant-checkbox-wrapper) {
   min-height: 32px;
   align-items: center;

@@ -1,0 +1,86 @@
+/** All that is kept, given out and taken in again. What is there already stays as it is; nothing comes twice. */
+import type { Knex } from 'knex'
+import { NOTHING_TAKEN, type Everything, type SavedService, type TakenIn } from '#core/formats/everythingSchema'
+import type { CookRecord } from '#core/book/record'
+import { CookRepository } from '#server/cooks/repository'
+import { KitRepository } from '#server/kit/repository'
+import { PacketRepository } from '#server/packets/repository'
+import { RecipeRepository } from '#server/recipes/repository'
+import { ServiceRepository } from '#server/services/repository'
+
+export class EverythingRepository {
+  private readonly cooks: CookRepository
+  private readonly services: ServiceRepository
+  private readonly packets: PacketRepository
+  private readonly recipes: RecipeRepository
+  private readonly kits: KitRepository
+
+  constructor(private readonly db: Knex) {
+    this.cooks = new CookRepository(db)
+    this.services = new ServiceRepository(db)
+    this.packets = new PacketRepository(db)
+    this.recipes = new RecipeRepository(db)
+    this.kits = new KitRepository(db)
+  }
+
+  /** Some at a time, the oldest first: a Book of years is no one string. */
+  async *allCooks(): AsyncGenerator<CookRecord> {
+    for (const id of await idsOf(this.db, 'cooks', 'created_at')) {
+      const cook = await this.cooks.find(id).catch(() => null)
+      if (cook) yield cook
+    }
+  }
+  async *allServices(): AsyncGenerator<SavedService> {
+    for (const id of await idsOf(this.db, 'services', 'created_at')) {
+      const events = await this.services.eventsOf(id)
+      if (events.length > 0) yield { id, events }
+    }
+  }
+  async rest(): Promise<Pick<Everything, 'packets' | 'recipes' | 'kit'>> {
+    const [packets, recipes, kit] = await Promise.all([this.packets.list(), this.recipes.list(), this.kits.get()])
+    return { packets, recipes, kit }
+  }
+
+  /** All of it or nothing. */
+  takeIn(all: Everything, now: number): Promise<TakenIn> {
+    return this.db.transaction(trx => new EverythingRepository(trx).take(all, now))
+  }
+
+  private async take({ cooks, services, packets, recipes, kit }: Everything, now: number): Promise<TakenIn> {
+    const taken = { ...NOTHING_TAKEN }
+    for (const recipe of recipes)
+      if (!(await known(this.db, 'recipes', recipe.id))) {
+        await this.recipes.put(recipe, now)
+        taken.recipes += 1
+      }
+    for (const { id, events } of services) {
+      if (!(await known(this.db, 'services', id))) taken.services += 1
+      await this.services.tell(id, events)
+    }
+    for (const packet of packets)
+      if (!(await known(this.db, 'packets', packet.id))) {
+        await this.packets.put(packet)
+        taken.packets += 1
+      }
+    for (const { events, outcome, ...cook } of cooks) {
+      const added = await this.cooks.add(cook)
+      await this.cooks.addEvents(cook.id, events)
+      if (!added) continue
+      await this.cooks.judge(cook.id, outcome)
+      taken.cooks += 1
+    }
+    if (kit !== null && (await this.kits.get()) === null) {
+      await this.kits.put(kit, now)
+      taken.kit = 1
+    }
+    return taken
+  }
+}
+
+async function idsOf(db: Knex, table: 'cooks' | 'services', order: string): Promise<string[]> {
+  const rows = (await db(table).whereNull('removed_at').orderBy(order).select('id')) as { id: string }[]
+  return rows.map(r => r.id)
+}
+/** Also what was taken out: it does not come back by itself. */
+const known = async (db: Knex, table: 'recipes' | 'services' | 'packets', id: string): Promise<boolean> =>
+  (await db(table).where({ id }).first('id')) !== undefined
