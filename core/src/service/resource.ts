@@ -16,6 +16,7 @@ export interface Taken {
 export const ONE_PLACE: Pick<Taken, 'ovenC' | 'places'> = { ovenC: null, places: 1 }
 
 export class Resource {
+  /** The latest first. */
   private readonly taken: Taken[] = []
 
   constructor(
@@ -31,12 +32,20 @@ export class Resource {
   }
 
   take(what: Taken): void {
-    this.taken.push(what)
+    const { taken } = this
+    let i = taken.length
+    while (i > 0 && taken[i - 1].from < what.from) i--
+    taken.splice(i, 0, what)
   }
 
-  /** The latest start, no later than `start`, at which there is room for that long. */
+  /** The latest start, no later than `start`, at which there is room for that long. Asked some million times for a dinner. */
   latest(start: number, seconds: number, { ovenC, places } = ONE_PLACE): number {
     let found = start
+    if (this.places === 1) {
+      // Whatever is clear of the later ones is so of all that begin after it.
+      for (const t of this.taken) if (t.from < found + seconds && found < t.to) found = t.from - seconds
+      return found
+    }
     for (;;) {
       const earlier = this.clearOf(found, found + seconds, ovenC, places)
       if (earlier === null) return found
@@ -44,7 +53,7 @@ export class Resource {
     }
   }
 
-  /** Where something would have to end to be clear of what is in its way first; null where nothing is. Run some million times for a dinner. */
+  /** Where something would have to end to be clear of what is in its way first; null where nothing is. */
   private clearOf(from: number, to: number, ovenC: Taken['ovenC'], places: number): number | null {
     const { taken } = this
     for (const t of taken) {

@@ -204,143 +204,148 @@ interface Laid {
   readonly cost: number
 }
 
+/** What can be taken: the kitchen's tools by kind, and hands. */
+type Resources = Readonly<Record<Tool | 'hands', readonly Resource[]>>
+
 /** Lays the dishes one after the other; who is first has the freest choice. */
 function lay(order: readonly Dish[], kitchen: Kitchen, waits: Waits): Laid {
-  const resources = {
+  const resources: Resources = {
     ring: kitchen.tools.ring.map(name => new Resource(name)),
     oven: kitchen.tools.oven.map(Resource.oven),
     grill: kitchen.tools.grill.map(name => new Resource(name)),
-    bath: kitchen.tools.bath.map(name => new Resource(name))
+    bath: kitchen.tools.bath.map(name => new Resource(name)),
+    hands: Array.from({ length: kitchen.cooks }, (_, i) => new Resource(String(i)))
   }
-  const hands = Array.from({ length: kitchen.cooks }, (_, i) => new Resource(String(i)))
-  hands.at(0)?.take({ from: -PLATE_S, to: 0, ...ONE_PLACE })
+  resources.hands.at(0)?.take({ from: -PLATE_S, to: 0, ...ONE_PLACE })
   const conflicts: Conflict[] = []
   const placed: Placed[] = []
   for (const dish of order) {
     const missing = TOOLS.find(tool => resources[tool].length === 0 && dish.steps.some(s => s.tool === tool))
     if (missing) conflicts.push({ kind: 'no tool', dish, tool: missing })
-    else placed.push(...layDish(dish, resources, hands, waits, dish.beforeMeat ? meatOnTheBars(placed) : 0))
+    else layDish(dish, resources, waits, dish.beforeMeat ? meatOnTheBars(placed) : 0, placed)
   }
   conflicts.push(...placed.flatMap(heldTooLong), ...beforeItsPan(placed), ...afterTheMeat(placed))
   return { placed, conflicts, cost: costOf(placed, conflicts) }
 }
 
-/** @param barsUntil by when what it has on the bars must be off them */
-function layDish(dish: Dish, resources: Record<Tool, Resource[]>, hands: readonly Resource[], waits: Waits, barsUntil: number): Placed[] {
-  const placed: Placed[] = []
+/** @param barsUntil by when what it has on the bars must be off them @param placed what is laid is added here */
+function layDish(dish: Dish, resources: Resources, waits: Waits, barsUntil: number, placed: Placed[]): void {
   let until = 0
-  for (const block of blocksOf(dish.steps).reverse()) {
-    const wants = wantsOf(block, resources, hands)
-    const length = block.reduce((sum, b) => sum + b.step.seconds, 0)
-    const { step: ends } = block[block.length - 1]
+  for (const [i, block] of blocksOf(dish).entries()) {
+    const { ends, seconds, onBars, wants } = block
     const wait = (waits.get(ends) ?? 0) * Math.min(ends.holds[1], LONG_WAIT)
-    const end = until - (placed.length === 0 ? Math.max(PLATE_S, wait) : wait)
-    const start = latestFor(wants, (block.some(b => b.step.tool === 'grill') ? Math.min(end, barsUntil) : end) - length)
-    const found = wants.map(want => take(want, start))
+    const end = until - (i === 0 ? Math.max(PLATE_S, wait) : wait)
+    const start = latestFor(wants, (onBars ? Math.min(end, barsUntil) : end) - seconds, resources)
+    const found = wants.map(want => take(want, start, resources))
+    const nameAt = (want: number): string | null => (want < 0 ? null : found[want].name)
+    const handAt = (want: number): number | null => (want < 0 ? null : Number(found[want].name))
     let from = start
-    block.forEach(({ step, index }, i) => {
+    for (const [k, { index, step, tool, first, last }] of block.steps.entries()) {
       const to = from + step.seconds
-      const who = (part: Want['part']): number | null => {
-        const at = wants.findIndex(w => w.part === part && w.of.has(index))
-        return at < 0 ? null : Number(found[at].name)
-      }
-      const on = wants.findIndex(w => w.part === 'tool' && w.of.has(index))
-      placed.push({
-        dish,
-        index,
-        from,
-        to,
-        on: on < 0 ? null : found[on].name,
-        by: [who('first'), who('last')],
-        held: i < block.length - 1 ? 0 : until - to
-      })
+      const held = k < block.steps.length - 1 ? 0 : until - to
+      placed.push({ dish, index, from, to, on: nameAt(tool), by: [handAt(first), handAt(last)], held })
       from = to
-    })
+    }
     until = start
   }
-  return placed
 }
 
 /** A bath's beef needs no more of it than a rested joint's, s. */
 const LONG_WAIT = 25 * 60
 
+/** Steps that are laid as one, since none of them but the last can wait. */
 interface Block {
+  readonly steps: readonly BlockStep[]
+  readonly seconds: number
+  readonly ends: Step
+  readonly onBars: boolean
+  readonly wants: readonly Want[]
+}
+interface BlockStep {
   readonly step: Step
   readonly index: number
-}
-
-/** What cannot wait is laid as one with what follows. */
-function blocksOf(steps: readonly Step[]): Block[][] {
-  const blocks: Block[][] = []
-  let open = false
-  steps.forEach((step, index) => {
-    if (open) blocks[blocks.length - 1].push({ step, index })
-    else blocks.push([{ step, index }])
-    open = step.holds[1] <= 0
-  })
-  return blocks
+  /** Which of the block's wants are its tool and its hands; −1 for none. */
+  readonly tool: number
+  readonly first: number
+  readonly last: number
 }
 
 /** Something that a block takes, from so long after its beginning. */
 interface Want {
-  readonly among: readonly Resource[]
+  readonly among: Tool | 'hands'
   readonly after: number
   readonly seconds: number
   /** Of its tool: what the oven may be set to, and how much of it is filled. */
   readonly how: Pick<Taken, 'ovenC' | 'places'>
-  readonly part: 'tool' | 'first' | 'last'
-  /** Of which steps. */
-  readonly of: ReadonlySet<number>
 }
 
-function wantsOf(block: readonly Block[], resources: Record<Tool, Resource[]>, hands: readonly Resource[]): Want[] {
+const BLOCKS = new WeakMap<Dish, readonly Block[]>()
+/** The last first; a dish is laid some thousand times, and is the same each time. */
+function blocksOf(dish: Dish): readonly Block[] {
+  const known = BLOCKS.get(dish)
+  if (known) return known
+  const parts: { readonly step: Step; readonly index: number }[][] = []
+  let open = false
+  dish.steps.forEach((step, index) => {
+    if (open) parts[parts.length - 1].push({ step, index })
+    else parts.push([{ step, index }])
+    open = step.holds[1] <= 0
+  })
+  const blocks = parts.reverse().map(blockOf)
+  BLOCKS.set(dish, blocks)
+  return blocks
+}
+
+function blockOf(parts: readonly { readonly step: Step; readonly index: number }[]): Block {
   const wants: Want[] = []
+  const steps: BlockStep[] = []
+  const want = (what: Want): number => wants.push(what) - 1
   let after = 0
-  for (const { step, index } of block) {
+  for (const [i, { step, index }] of parts.entries()) {
     const { tool, seconds, ovenC, trays = 1, setUp = 0 } = step
-    const before = wants.findIndex(w => w.part === 'tool' && w.of.has(index - 1))
-    if (tool !== null && before >= 0 && block.find(b => b.index === index - 1)?.step.tool === tool && !ovenC) {
-      const w = wants[before]
-      wants[before] = { ...w, seconds: w.seconds + seconds, of: new Set([...w.of, index]) }
-    } else if (tool !== null) {
-      wants.push({
-        among: resources[tool],
-        after: after - setUp,
-        seconds: seconds + setUp,
-        how: { ovenC: ovenC ?? null, places: trays },
-        part: 'tool',
-        of: new Set([index])
-      })
-    }
-    const [first, last] = step.hands
-    if (first > 0)
-      wants.push({ among: hands, after, seconds: Math.min(first, seconds), how: ONE_PLACE, part: 'first', of: new Set([index]) })
-    if (last > 0 && first < seconds) {
-      const long = Math.min(last, seconds - first)
-      wants.push({ among: hands, after: after + seconds - long, seconds: long, how: ONE_PLACE, part: 'last', of: new Set([index]) })
-    }
+    const before = i > 0 && parts[i - 1].step.tool === tool && !ovenC ? steps[i - 1].tool : -1
+    let of = -1
+    if (tool !== null && before >= 0) {
+      // It goes on where it is.
+      wants[before] = { ...wants[before], seconds: wants[before].seconds + seconds }
+      of = before
+    } else if (tool !== null)
+      of = want({ among: tool, after: after - setUp, seconds: seconds + setUp, how: { ovenC: ovenC ?? null, places: trays } })
+    const [atFirst, atLast] = step.hands
+    const hands = (from: number, long: number): number => want({ among: 'hands', after: from, seconds: long, how: ONE_PLACE })
+    const first = atFirst > 0 ? hands(after, Math.min(atFirst, seconds)) : -1
+    const long = Math.min(atLast, seconds - atFirst)
+    const last = atLast > 0 && atFirst < seconds ? hands(after + seconds - long, long) : -1
+    steps.push({ step, index, tool: of, first, last })
     after += seconds
   }
-  return wants
+  const ends = parts[parts.length - 1].step
+  return { steps, seconds: after, ends, onBars: parts.some(p => p.step.tool === 'grill'), wants }
 }
 
-const latestOf = ({ after, seconds, how }: Want, resource: Resource, start: number): number =>
-  resource.latest(start + after, seconds, how) - after
-
 /** The latest start at which all of it is to be had. */
-function latestFor(wants: readonly Want[], start: number): number {
+function latestFor(wants: readonly Want[], start: number, resources: Resources): number {
   let found = start
   for (;;) {
-    const earliest = Math.min(found, ...wants.map(w => Math.max(...w.among.map(resource => latestOf(w, resource, found)))))
+    let earliest = found
+    for (const { among, after, seconds, how } of wants) {
+      let best = -Infinity
+      for (const resource of resources[among]) {
+        best = Math.max(best, resource.latest(found + after, seconds, how) - after)
+        if (best >= found) break
+      }
+      earliest = Math.min(earliest, best)
+    }
     if (earliest >= found) return found
     found = earliest
   }
 }
 
-function take(want: Want, start: number): Resource {
-  const resource = want.among.find(r => latestOf(want, r, start) >= start) ?? want.among[0]
-  const from = start + want.after
-  resource.take({ from, to: from + want.seconds, ovenC: want.how.ovenC, places: want.how.places })
+function take({ among, after, seconds, how }: Want, start: number, resources: Resources): Resource {
+  const all = resources[among]
+  const from = start + after
+  const resource = all.find(r => r.latest(from, seconds, how) - after >= start) ?? all[0]
+  resource.take({ from, to: from + seconds, ovenC: how.ovenC, places: how.places })
   return resource
 }
 
