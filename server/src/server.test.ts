@@ -64,7 +64,7 @@ describe('a cook is kept', () => {
       .expect(201)
     const found = await request(app).get('/api/cooks?service=dinner-1').expect(200)
     expect((found.body as { cooks: CookRecord[] }).cooks.map(c => c.service)).toEqual([service, second])
-    const late = event('r-late', 3, { kind: 'delayed', seconds: 1200 })
+    const late = event('r-late', 3, { kind: 'delayed', seconds: 1200, ovenC: 110 })
     const told = await request(app)
       .post('/api/cooks/cook-rare/events')
       .send({ events: [late] })
@@ -74,6 +74,14 @@ describe('a cook is kept', () => {
       .post('/api/cooks/cook-rare/events')
       .send({ events: [event('r-wrong', 4, { kind: 'delayed', seconds: 1e6 })] })
       .expect(422)
+    for (const wrong of [
+      { kind: 'delayed', seconds: 600, ovenC: 900 },
+      { kind: 'turned', ovenC: 110 }
+    ])
+      await request(app)
+        .post('/api/cooks/cook-rare/events')
+        .send({ events: [event('r-wrong', 4, wrong)] })
+        .expect(422)
     await request(app).put('/api/cooks/cook-rare/title').send({ title: 'Ines’s' }).expect(200)
     const named = await request(app).get('/api/cooks?search=Ines').expect(200)
     expect((named.body as { cooks: CookRecord[] }).cooks[0].id).toBe('cook-rare')

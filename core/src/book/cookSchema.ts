@@ -5,9 +5,10 @@ import * as yup from 'yup'
 import { CRUSTS, VERDICTS, type Outcome, type PlannedFigures } from '#core/book/record'
 import { DELAY_LIMITS_S, EVENT_KINDS, READING_LIMITS, type CookEvent } from '#core/session/events'
 import { fromEarlier } from '#core/request/earlier'
+import { OVEN_LIMITS_C } from '#core/kit/oven'
 import type { InService } from '#core/session/inService'
 import type { PlanRequest } from '#core/request/request'
-import { epochMs, lineId, madeHere } from '#core/input/plainFields'
+import { epochMs, lineId, madeHere, within } from '#core/input/plainFields'
 import { validate } from '#core/input/problem'
 import { plannedFromEarlier } from './earlier'
 import { parseRequest } from '#core/request/schema'
@@ -72,6 +73,11 @@ const eventShape = yup
       .strict()
       .optional()
       .when('kind', { is: 'delayed', otherwise: s => s.test('none', 'Only a delay is held through.', v => v === undefined) }),
+    ovenC: yup.number().when('kind', {
+      is: 'delayed',
+      then: () => within(OVEN_LIMITS_C, '°C').optional(),
+      otherwise: s => s.test('none', 'Only a delay turns an oven.', v => v === undefined)
+    }),
     undoes: yup
       .string()
       .when('kind', { is: 'undone', then: () => id, otherwise: s => s.test('none', 'Only an undo has one.', v => v === undefined) })

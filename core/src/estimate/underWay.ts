@@ -16,6 +16,8 @@ export interface Spent {
   readonly stage: number | 'out'
   readonly down: Down
   readonly seconds: number
+  /** What its oven was turned to by then, °C; left out, as it was planned. */
+  readonly ovenC?: number
 }
 
 export interface Happened {
@@ -53,22 +55,30 @@ interface Remaining extends Omit<Open, 'guess'> {
 function remaining<S extends Resting>(method: Method<S>, setup: Setup<S>, { past: happened, off, again }: Happened): Remaining {
   const [least, most] = method.bounds(setup)
   const { heating: longest, rest } = method.program(setup, most)
+  /** With the oven as it was turned. */
+  const turnedTo = (ovenC: number | undefined): Setup<S> =>
+    ovenC === undefined ? setup : { ...setup, settings: { ...setup.settings, ovenC } }
+  const ovenNow = happened.at(-1)?.ovenC
+  const now = turnedTo(ovenNow)
   // Said to have gone on once more than there is anything to go on to, it stays in the last.
   const past = happened.map(s => (s.stage === 'out' ? s : { ...s, stage: Math.min(s.stage, longest.length - 1) }))
   const here = standingIn(past)
 
   const behind: Spell[] = []
-  const lay = (spells: Spell[], stage: number | 'out', down: Down, seconds: number): void => {
+  let laidAt: number | undefined
+  const lay = (spells: Spell[], stage: number | 'out', down: Down, seconds: number, ovenC: number | undefined): void => {
     const last = spells.at(-1)
     if (seconds <= 0) return
-    if (last && last.stage === stage && last.down === down) {
+    const goesOn = last && last.stage === stage && last.down === down && laidAt === ovenC
+    laidAt = ovenC
+    if (goesOn) {
       const longer = last.seconds + seconds
       spells[spells.length - 1] = { ...last, seconds: longer, end: { after: longer } }
     } else if (stage === 'out') spells.push(spellOf(rest(seconds), 'out', last?.down ?? 'first', seconds))
     else
       spells.push(
         spellOf(
-          longest[stage],
+          ovenC === undefined ? longest[stage] : method.program(turnedTo(ovenC), most).heating[stage],
           stage,
           down,
           seconds,
@@ -76,7 +86,7 @@ function remaining<S extends Resting>(method: Method<S>, setup: Setup<S>, { past
         )
       )
   }
-  for (const { stage, down, seconds } of past) lay(behind, stage, down, Math.max(LEAST, seconds))
+  for (const { stage, down, seconds, ovenC } of past) lay(behind, stage, down, Math.max(LEAST, seconds), ovenC)
 
   /** Of the stage it stands in. */
   const lengths = (stage: PlannedStage | undefined, count: number | null): number[] => {
@@ -95,12 +105,13 @@ function remaining<S extends Resting>(method: Method<S>, setup: Setup<S>, { past
   const spells = (free: number, more: number | null, count: number | null): Spell[] => {
     const laid = [...behind]
     if (off) return laid
-    const { heating } = method.program(setup, free)
+    const { heating } = method.program(now, free)
     const stage = heating.at(here.stage)
+    laidAt = ovenNow
     let { down } = here
     for (const [i, seconds] of (more === null ? lengths(stage, count) : [more]).entries()) {
       if (i > 0) down = otherDown(down)
-      lay(laid, here.stage, down, seconds)
+      lay(laid, here.stage, down, seconds, ovenNow)
     }
     const ahead = layOut({ heating: heating.slice(here.stage + 1), rest, rewarm: [] }, here.stage + 1).heating
     laid.push(...ahead)

@@ -39,7 +39,7 @@ export const NOTHING_TAKEN: TakenIn = { cooks: 0, services: 0, packets: 0, recip
 export const EVERYTHING_FORMAT = 'macellaio kitchen'
 export const EVERYTHING_VERSION = 1
 /** Told at once; a file is told in so many parts. */
-export const MOST_AT_ONCE = 100
+const MOST_AT_ONCE = 100
 
 const parts = yup.array().ensure().max(MOST_AT_ONCE, `At most ${MOST_AT_ONCE} at once.`)
 const partShape = yup

@@ -310,11 +310,13 @@ const fieldAt = (fields: readonly Field[], time: number): Field =>
 function spans(spells: readonly Spell[]): PhaseSpan[] {
   const found: PhaseSpan[] = []
   let time = 0
-  for (const { phase, name, seconds } of spells) {
+  for (const [i, { phase, name, seconds, stage, down }] of spells.entries()) {
     const from = time
     time += seconds
     const last = found[found.length - 1]
-    if (last?.phase === phase) found[found.length - 1] = { ...last, spells: last.spells + 1, to: time }
+    // In one stage with one face down it lies where it lay, whatever the oven was turned to.
+    const turned = i > 0 && spells[i - 1].stage === stage && spells[i - 1].down === down ? 0 : 1
+    if (last?.phase === phase) found[found.length - 1] = { ...last, spells: last.spells + turned, to: time }
     else if (time > from) found.push({ phase, name, spells: 1, from, to: time })
   }
   return found

@@ -17,6 +17,8 @@ export type CookEvent = {
       readonly seconds: number
       /** Kept in a low oven meanwhile, instead of resting longer. */
       readonly held?: boolean
+      /** What the oven it is in was turned to meanwhile, °C, so that it comes out later. */
+      readonly ovenC?: number
     }
   | { readonly kind: 'undone'; readonly undoes: string }
 )

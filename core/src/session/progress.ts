@@ -63,8 +63,9 @@ export function progressOf(events: readonly CookEvent[]): Progress {
   const when = (kind: EventKind): number | null => stand.find(e => e.kind === kind)?.at ?? null
   const laidAt = when('laid')
   const state = stand.reduce<CookState>(stateAfter, 'ready')
+  // In an oven turned down it is the heat that waits.
   const late = (when: (at: number, held: boolean) => boolean): number =>
-    stand.reduce((sum, e) => sum + (e.kind === 'delayed' && when(e.at, e.held === true) ? e.seconds : 0), 0)
+    stand.reduce((sum, e) => sum + (e.kind === 'delayed' && e.ovenC === undefined && when(e.at, e.held === true) ? e.seconds : 0), 0)
   const firstPull = stand.findIndex(e => e.kind === 'pulled')
   const off = state === 'resting' || state === 'carved'
   return {
@@ -95,12 +96,18 @@ export function spentUntil(events: readonly CookEvent[], now: number): Spent[] {
   let down: Down = 'first'
   let out = false
   let since: number | null = null
+  let ovenC: number | null = null
   const close = (at: number): void => {
-    if (since !== null) spent.push({ stage: out ? 'out' : stage, down, seconds: Math.max(0, at - since) / 1000 })
+    const turned = ovenC === null ? {} : { ovenC }
+    if (since !== null) spent.push({ stage: out ? 'out' : stage, down, seconds: Math.max(0, at - since) / 1000, ...turned })
     since = at
   }
   for (const e of standing(events)) {
     if (e.kind === 'laid') since = e.at
+    if (since !== null && e.at <= until && e.kind === 'delayed' && e.ovenC !== undefined) {
+      close(e.at)
+      ovenC = e.ovenC
+    }
     if (since === null || e.at > until || !MOVES.has(e.kind)) continue
     close(e.at)
     if (e.kind === 'turned') down = otherDown(down)
@@ -110,7 +117,8 @@ export function spentUntil(events: readonly CookEvent[], now: number): Spent[] {
     }
     out = e.kind === 'lifted' || e.kind === 'pulled'
   }
-  if (since !== null && until > since) close(until)
+  // An oven turned this very moment is turned.
+  if (since !== null && (until > since || (spent.at(-1)?.ovenC ?? null) !== ovenC)) close(until)
   return spent
 }
 

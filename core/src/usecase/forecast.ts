@@ -4,7 +4,8 @@ import type { Assimilated } from '#core/estimate/assimilate'
 import type { Observation } from '#core/estimate/prior'
 import type { Moment } from '#core/plan/plan'
 import type { PlanRequest } from '#core/request/request'
-import { setupOf } from '#core/request/setup'
+import { DELAY_LIMITS_S } from '#core/session/events'
+import { setupOf, settingsOf } from '#core/request/setup'
 import { secondsOf } from '#core/method/timeline'
 import { orRefused, type Refused } from './plan'
 
@@ -34,10 +35,11 @@ export interface Forecast {
 /** K: so far short of the target a piece is put back. */
 const SHORT_K = 2
 
+type Remember = <T>(question: unknown, work: () => T) => T
 /** @param remember called with the work that hangs on the readings alone: it need not be done again for every second that passes */
 export function forecast(
   { request, freeS, happened, readings, byLastReading, restingS }: ForecastQuestion,
-  remember: <T>(question: unknown, work: () => T) => T = (_, work) => work()
+  remember: Remember = (_, work) => work()
 ): Forecast | Refused {
   return orRefused(request.method.kind, () => {
     const { method, setup, targetC, byClockS } = setupOf(request)
@@ -79,3 +81,50 @@ function warmerBy(kelvin: number, plan: UnderWay): UnderWay {
     history: { ...history, core: history.core.map(T => T + kelvin), probe: history.probe.map(T => T + kelvin) }
   }
 }
+
+/** What an oven would have to be turned to now for its piece to come out later. */
+export interface CoolerOven {
+  readonly ovenC: number
+  readonly forecast: Forecast
+}
+/** Dials go by fives, and below this an oven warms and hardly cooks, °C; common practice, no source. */
+const DIAL_STEP_C = 5
+const COOLEST_C = 75
+
+/**
+ * @param laterS how much later it is wanted; no table is put off by more than three hours
+ * @returns null where it is in no oven, or none that cooks would be so slow
+ */
+export function coolerOven(question: ForecastQuestion, laterS: number, remember?: Remember): CoolerOven | null {
+  const { past, off } = question.happened
+  const last = past.at(-1)
+  const as = forecast(question, remember)
+  if (off || last === undefined || laterS > DELAY_LIMITS_S[1] || 'refused' in as) return null
+  const { ovenC: planned } = settingsOf(question.request) as { readonly ovenC?: number }
+  const stands = as.plan.marks.filter(m => m.stage === last.stage).at(-1)
+  const dial = last.ovenC ?? planned
+  if (stands?.phase !== 'oven' || dial === undefined) return null
+  const at = (ovenC: number): Forecast | null => {
+    const turned = [...past, { ...last, seconds: 0, ovenC }]
+    const found = forecast({ ...question, happened: { ...question.happened, past: turned } }, remember)
+    return 'refused' in found ? null : found
+  }
+  /** The cooler, the later; one in which it never gets there is too cool. */
+  const late = ({ plan }: Forecast): number => (plan.peak.core < plan.target - SHORT_K ? Infinity : plan.carve.time - as.plan.carve.time)
+  const dials = Array.from({ length: Math.max(0, Math.floor((dial - COOLEST_C) / DIAL_STEP_C)) }, (_, i) => dial - (i + 1) * DIAL_STEP_C)
+  let [low, high] = [0, dials.length - 1]
+  let best: CoolerOven | null = null
+  while (low <= high) {
+    const middle = (low + high) >> 1
+    const found = at(dials[middle])
+    const by = found ? late(found) : Infinity
+    if (found && by < Infinity && (best === null || Math.abs(by - laterS) < Math.abs(late(best.forecast) - laterS)))
+      best = { ovenC: dials[middle], forecast: found }
+    if (by < laterS) low = middle + 1
+    else high = middle - 1
+  }
+  return best !== null && Math.abs(late(best.forecast) - laterS) <= Math.max(NEAR_S, laterS * NEAR_SHARE) ? best : null
+}
+/** Nearer than that it is what was asked for; the rest of it is waited on the board. */
+const NEAR_S = 150
+const NEAR_SHARE = 0.3

@@ -38,6 +38,7 @@ interface EventRow {
   seconds: number | null
   /** 1 for kept warm meanwhile. */
   held: number | null
+  oven_c: number | null
 }
 
 export class CookRepository {
@@ -86,7 +87,8 @@ export class CookRepository {
           core_c: event.kind === 'reading' ? event.coreC : null,
           undoes: event.kind === 'undone' ? event.undoes : null,
           seconds: event.kind === 'delayed' ? event.seconds : null,
-          held: event.kind === 'delayed' && event.held === true ? 1 : null
+          held: event.kind === 'delayed' && event.held === true ? 1 : null,
+          oven_c: event.kind === 'delayed' ? (event.ovenC ?? null) : null
         })
       }
       return load(trx, cookId)
@@ -214,7 +216,15 @@ function eventOf(row: EventRow): CookEvent {
   const { id, at, entered } = row
   if (row.kind === 'reading') return { id, at, entered, kind: 'reading', coreC: row.core_c ?? NaN }
   if (row.kind === 'delayed')
-    return { id, at, entered, kind: 'delayed', seconds: row.seconds ?? 0, ...(row.held === 1 ? { held: true } : {}) }
+    return {
+      id,
+      at,
+      entered,
+      kind: 'delayed',
+      seconds: row.seconds ?? 0,
+      ...(row.held === 1 ? { held: true } : {}),
+      ...(row.oven_c === null ? {} : { ovenC: row.oven_c })
+    }
   if (row.kind === 'undone') return { id, at, entered, kind: 'undone', undoes: row.undoes ?? '' }
   return { id, at, entered, kind: row.kind } as CookEvent
 }

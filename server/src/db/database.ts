@@ -16,6 +16,7 @@ import * as eighth from './migrations/0008_held'
 import * as ninth from './migrations/0009_pieces'
 import * as tenth from './migrations/0010_devices'
 import * as eleventh from './migrations/0011_recipes'
+import * as twelfth from './migrations/0012_turned_down'
 
 const MIGRATIONS: Record<string, Knex.Migration> = {
   '0001_cooks': first,
@@ -28,7 +29,8 @@ const MIGRATIONS: Record<string, Knex.Migration> = {
   '0008_held': eighth,
   '0009_pieces': ninth,
   '0010_devices': tenth,
-  '0011_recipes': eleventh
+  '0011_recipes': eleventh,
+  '0012_turned_down': twelfth
 }
 
 /** Migrations are imported, not searched for on disk, so that they also run when bundled. */

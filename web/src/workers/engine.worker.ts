@@ -21,7 +21,7 @@ import { setupOf } from '#core/request/setup'
 import type { Dish, Kitchen } from '#core/service/dish'
 import type { Service } from '#core/service/schedule'
 import { thawSeconds, type ThawingHow } from '#core/shop/larder'
-import { forecast, type Forecast, type ForecastQuestion } from '#core/usecase/forecast'
+import { coolerOven, forecast, type CoolerOven, type Forecast, type ForecastQuestion } from '#core/usecase/forecast'
 import { orRefused, plan, type PlanAnswer, type Refused } from '#core/usecase/plan'
 import { serve } from '#core/usecase/serve'
 import { packPlans } from './packed'
@@ -31,6 +31,8 @@ export interface Engine {
   plan(request: PlanRequest): PlanAnswer
   /** Of a cook under way. */
   forecast(question: ForecastQuestion): Forecast | Refused
+  /** Null where it is in no oven, or cannot be made to wait so. */
+  coolerOven(question: ForecastQuestion, laterS: number): CoolerOven | null
   /** What a few millimetres would do to a plan. */
   misjudged(request: PlanRequest, plan: Plan, token?: number): Promise<Misjudged>
   /** How sure a plan is. */
@@ -121,6 +123,7 @@ function firstMinutes(request: PlanRequest): void {
 const engine: Engine = {
   plan: planned,
   forecast: question => forecast(question, remembered),
+  coolerOven: (question, laterS) => coolerOven(question, laterS, remembered),
   misjudged: (request, plan, token) => {
     const { method, setup } = setupOf(request)
     return inPieces(misjudging(method, setup, plan), token)

@@ -158,7 +158,7 @@ const log = computed(() => {
       when: laidAt === null ? dayjs(e.at).format('HH:mm:ss') : t < 0 ? `−${showClock(-t)}` : showClock(t),
       what:
         e.kind === 'delayed'
-          ? `The table is ${shownText(showDuration(e.seconds))} later${e.held === true ? ', kept warm' : ''}`
+          ? `The table is ${shownText(showDuration(e.seconds))} later${e.held === true ? ', kept warm' : ''}${e.ovenC === undefined ? '' : `, its oven turned to ${degrees(e.ovenC)}`}`
           : e.kind === 'reading'
             ? `Read ${shownText(showTemperature(e.coreC, units.system, 1))}`
             : (where(e) ?? WORDS[e.kind] ?? e.kind),

@@ -15,8 +15,7 @@ import {
   Collapse as ACollapse,
   CollapsePanel as ACollapsePanel,
   FormItem as AFormItem,
-  Input as AInput,
-  Select as ASelect
+  Input as AInput
 } from 'ant-design-vue'
 import type { PlanAnswer } from '#core/usecase/plan'
 import { readTicket, writeTicket } from '#core/formats/ticketSchema'
@@ -33,6 +32,7 @@ import { useServices } from '../../stores/services'
 import { useUnits } from '../../stores/units'
 import ServiceDrawing from '../../line/ServiceDrawing.vue'
 import CountField from '../../ui/CountField.vue'
+import PickSeveral from '../../ui/PickSeveral.vue'
 import { saveFile } from '../../ui/saveFile'
 import { openFile } from '../../ui/openFile'
 import { askEngine } from '../../workers/engine'
@@ -200,19 +200,14 @@ async function open(file: File): Promise<void> {
         <a-form-item v-if="pass.ticket.cooks > 1" class="names" label="By name" :html-for="`${id}-names`" :colon="false">
           <a-input :id="`${id}-names`" v-model:value="typedNames" placeholder="Ines, Per" @blur="nameThem" @press-enter="nameThem" />
         </a-form-item>
-        <div class="without">
-          <label :for="`${id}-without`">Not to be had</label>
-          <a-select
-            :id="`${id}-without`"
-            mode="multiple"
-            placeholder="all is there"
-            :value="[...(pass.ticket.without ?? [])]"
-            :options="tools"
-            :virtual="false"
-            :dropdown-match-select-width="false"
-            @update:value="without => (said = pass.change({ without: without as string[] }) ?? '')"
-          />
-        </div>
+        <pick-several
+          class="without"
+          label="Not to be had"
+          none="all is there"
+          :options="tools"
+          :model-value="pass.ticket.without ?? []"
+          @update:model-value="without => (said = pass.change({ without }) ?? '')"
+        />
       </div>
       <p v-if="lateBy > 0 && !dateless" class="trouble" role="alert">
         It should have begun {{ shownText(showDuration(lateBy)) }} ago.
@@ -333,15 +328,7 @@ async function open(file: File): Promise<void> {
   max-width: none;
 }
 .set .without {
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  min-width: 150px;
   max-width: 260px;
-}
-.without label {
-  font-size: 13px;
-  color: var(--ink-2);
 }
 .link.ant-btn {
   min-height: 32px;

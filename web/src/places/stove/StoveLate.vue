@@ -2,12 +2,12 @@
 /** The guests are late: what that does to each piece that is on, by the engine, before it is taken. */
 import { Button as AButton, Radio as ARadio, RadioGroup as ARadioGroup, Skeleton as ASkeleton } from 'ant-design-vue'
 import dayjs from 'dayjs'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { CookRecord } from '#core/book/record'
 import { HOLDING_C } from '#core/kit/air'
 import { progressOf } from '#core/session/progress'
 import { showDuration, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
-import type { Forecast } from '#core/usecase/forecast'
+import type { CoolerOven, Forecast } from '#core/usecase/forecast'
 import type { Refused } from '#core/usecase/plan'
 import { useCook } from '../../stores/cook'
 import { asked } from '../../stores/forecast'
@@ -41,12 +41,15 @@ const tonight = computed(() => pass.dishes.length > 0 && (pass.begun || Math.abs
 /** Late guests can be waited for on the board, or in a low oven where there is one. */
 const MEANWHILE = [
   { value: 'rest', says: 'Let it rest longer' },
-  { value: 'hold', says: `Keep it warm at ${degrees(HOLDING_C)}` }
+  { value: 'hold', says: `Keep it warm at ${degrees(HOLDING_C)}` },
+  { value: 'oven', says: 'Turn its oven down' }
 ] as const
 type Meanwhile = (typeof MEANWHILE)[number]['value']
 const meanwhile = ref<Meanwhile>('rest')
 const ovens = computed(() => kit.kit.ovens.length > 0)
-const offered = computed(() => MEANWHILE.filter(m => m.value === 'rest' || ovens.value))
+/** By piece that is in an oven, what that would have to be turned to. */
+const cooler = shallowRef<ReadonlyMap<string, CoolerOven>>(new Map())
+const offered = computed(() => MEANWHILE.filter(m => m.value === 'rest' || (m.value === 'hold' ? ovens.value : cooler.value.size > 0)))
 const held = computed(() => meanwhile.value === 'hold')
 
 interface Cost {
@@ -63,6 +66,11 @@ watch(seconds, async longer => {
   const mine = round
   costs.value = null
   if (longer === 0) return
+  cooler.value = new Map()
+  meanwhile.value = 'rest'
+  const turned = await coolerFor(longer)
+  if (mine !== round) return
+  cooler.value = turned
   const found: Partial<Record<Meanwhile, readonly Cost[]>> = {}
   for (const { value } of offered.value) found[value] = await Promise.all(open.value.map(c => costOf(c, longer, value)))
   if (mine === round) costs.value = found
@@ -74,39 +82,60 @@ function beside(way: Meanwhile): string {
   return cut.length > 0 ? `: cut at ${degrees(Math.min(...cut))}` : ''
 }
 
+async function coolerFor(longer: number): Promise<Map<string, CoolerOven>> {
+  const found = new Map<string, CoolerOven>()
+  for (const of of open.value) {
+    if (progressOf(of.events).laidAt === null) continue
+    const question = asked({ cook: of, now: stove.now })
+    const answer = await askEngine(async engine => (await engine.coolerOven(question, longer)) as CoolerOven | null).catch(() => null)
+    if (answer) found.set(of.id, answer)
+  }
+  return found
+}
+
 async function costOf(of: CookRecord, longer: number, way: Meanwhile): Promise<Cost> {
   const cost = (says: string, cutC: number | null = null): Cost => ({ id: of.id, of: nameOf(of), says, cutC })
   const { laidAt } = progressOf(of.events)
   if (laidAt === null) return cost(`goes in ${long(longer)} later; nothing is lost. Turn its fire down until then.`)
   const now = stove.forecasts.get(of.id)?.forecast.value
+  const turned = way === 'oven' ? cooler.value.get(of.id) : undefined
+  if (turned && now) {
+    const { plan } = turned.forecast
+    const by = plan.carve.time - now.carve.time
+    const even = plan.peak.core - now.peak.core
+    return cost(
+      `its oven goes to ${degrees(turned.ovenC)} now: it comes out at ${degrees(plan.pull.probe)}, and is cut ${long(by)} later at ${degrees(plan.carve.core)}${Math.abs(even) < 1 ? '' : `, its highest ${degrees(plan.peak.core)}`}; gentler, and its crust paler.`,
+      plan.carve.core
+    )
+  }
   const question = asked({ cook: of, now: stove.now }, { seconds: longer, held: way === 'hold' })
   const answer = await askEngine(async engine => (await engine.forecast(question)) as Forecast | Refused)
   if ('refused' in answer || !now) return cost('waits longer; what that costs could not be worked out.')
   const cutC = answer.plan.carve.core
-  const cooler = now.carve.core - cutC
-  const apart = shownText(showTemperatureRise(Math.abs(cooler), units.system))
-  const than =
-    Math.abs(cooler) < 0.5 ? 'as warm as it would have been' : `${apart} ${cooler > 0 ? 'cooler' : 'warmer'} than it would have been`
+  const less = now.carve.core - cutC
+  const apart = shownText(showTemperatureRise(Math.abs(less), units.system))
+  const than = Math.abs(less) < 0.5 ? 'as warm as it would have been' : `${apart} ${less > 0 ? 'cooler' : 'warmer'} than it would have been`
   const middle = `${degrees(cutC)} in the middle when it is cut, ${than}`
   if (way === 'hold')
     return cost(
       `comes off as planned, rests, and goes under foil into an oven at ${degrees(HOLDING_C)} for ${long(longer)}: ${middle}; its crust goes soft.`,
       cutC
     )
-  const mend = cooler > NOTICED_K ? ' A minute a face in a hot pan before it is cut warms the outside; a hot plate does the rest.' : ''
+  const mend = less > NOTICED_K ? ' A minute a face in a hot pan before it is cut warms the outside; a hot plate does the rest.' : ''
   return cost(`comes off as planned and rests ${long(longer)} longer: ${middle}; its crust softens.${mend}`, cutC)
 }
 
 function take(): void {
   const before = pass.ticket.serveAt
-  const said = cook.say(
-    { kind: 'delayed', seconds: seconds.value, ...(held.value ? { held: true } : {}) },
-    Date.now(),
-    open.value.map(c => c.id)
-  )
+  const turned = meanwhile.value === 'oven' ? cooler.value : new Map<string, CoolerOven>()
+  const rest = open.value.map(c => c.id).filter(id => !turned.has(id))
+  const said = [
+    cook.say({ kind: 'delayed', seconds: seconds.value, ...(held.value ? { held: true } : {}) }, Date.now(), rest),
+    ...[...turned].map(([id, { ovenC }]) => cook.say({ kind: 'delayed', seconds: seconds.value, ovenC }, stove.now, [id]))
+  ]
   if (tonight.value) pass.change({ serveAt: dayjs(before).add(seconds.value, 'second').format(MOMENT) })
   tell(`The table is ${long(seconds.value)} later, for everything that is on.`, () => {
-    cook.takeBack(said)
+    for (const entered of new Set(said)) cook.takeBack(entered)
     if (tonight.value) pass.change({ serveAt: before })
   })
   emit('close')

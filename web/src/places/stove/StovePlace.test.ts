@@ -2,6 +2,8 @@
 /** The stove mounted, with the real engine behind it: one cook by keys and buttons, in the pan and by other methods. */
 import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { Piece } from '#core/meat/piece'
+import type { Settings } from '#core/method/dials'
 import type { MethodKind } from '#core/method/methods'
 import { asked, planned } from '#core/plan/planned.fixture'
 import { preheatsOf } from '#core/session/warmUp'
@@ -37,8 +39,8 @@ async function wait(seconds: number): Promise<void> {
   await flushPromises()
 }
 
-async function lit(kind: MethodKind = 'pan sear'): Promise<VueWrapper> {
-  const { request, plan } = planned(asked(kind))
+async function lit(kind: MethodKind = 'pan sear', ...as: [Settings?, Partial<Piece>?]): Promise<VueWrapper> {
+  const { request, plan } = planned(asked(kind, ...as))
   const { first: preheatS } = preheatsOf(request, plan.marks)
   useCook().begin(`By ${kind}`, { request, plan, preheatS }, null)
   const page = await mounted(StovePlace)
@@ -387,6 +389,35 @@ describe('guests who are late', () => {
     await press('u')
     await reckoned(page)
     expect(carveAt()).toBeCloseTo(before, 0)
+  })
+
+  it('may turn the oven down that it is in: later, as done, and taken back in one', async () => {
+    const piece = { cutId: 'ribeye', form: 'roast' as const, weightG: 1500, thicknessMm: 90, widthMm: 95, lengthMm: 190 }
+    const page = await lit('roast', { ovenC: 150, searS: 0 }, piece)
+    await press(' ')
+    await wait(900)
+    await press(' ')
+    await reckoned(page)
+    await wait(1500)
+    await reckoned(page)
+    const forecast = () => useStove().forecasts.get(useCook().cook!.id)!.forecast.value!
+    const before = forecast()
+    await press('g')
+    button(page, '20 min late').click()
+    await vi.waitFor(() => expect(page.find('.late').text()).toContain('Turn its oven down'), { timeout: 30_000 })
+    await page.findAll('.late input[type=radio]').at(-1)!.setValue(true)
+    expect(page.find('.late').text()).toMatch(/its oven goes to \d+\s°C now: it comes out at \d+\s°C, and is cut .* later/)
+    button(page, 'Do that').click()
+    await flushPromises()
+    const said = useCook().cook!.events.at(-1)!
+    expect(said).toMatchObject({ kind: 'delayed', seconds: 1200 })
+    expect(said.kind === 'delayed' && said.ovenC! < 150).toBe(true)
+    await reckoned(page)
+    expect(forecast().carve.time - before.carve.time).toBeGreaterThan(10 * 60)
+    expect(Math.abs(forecast().peak.core - before.peak.core)).toBeLessThan(1.5)
+    await press('u')
+    await reckoned(page)
+    expect(forecast().carve.time).toBeCloseTo(before.carve.time, -1)
   })
 
   it('may keep it warm instead: warmer when it is cut than on the board, said before it is done, and taken back in one', async () => {

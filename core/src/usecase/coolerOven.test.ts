@@ -1,0 +1,80 @@
+/** Guests late while the joint is in its oven: what that would have to be turned to, and that what is past stays past. */
+import { describe, expect, it } from 'vitest'
+import { planned } from '#core/plan/planned.fixture'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
+import { by } from '#core/request/request'
+import { happenedUntil, progressOf } from '#core/session/progress'
+import type { CookEvent } from '#core/session/events'
+import { coolerOven, forecast, type Forecast, type ForecastQuestion } from './forecast'
+
+const MIN = 60
+const piece = {
+  ...FIRST_REQUEST.piece,
+  cutId: 'ribeye',
+  form: 'roast' as const,
+  weightG: 1500,
+  thicknessMm: 90,
+  widthMm: 95,
+  lengthMm: 190
+}
+const { request, plan } = planned(by({ ...FIRST_REQUEST, piece }, 'roast', { ovenC: 150 }))
+const said = (id: string, at: number, rest: object): CookEvent => ({ id, at: 1000 * at, entered: 1000 * at, ...rest }) as CookEvent
+const [, inOven] = plan.phases
+const begun = [said('laid', 0, { kind: 'laid' }), said('in', inOven.from, { kind: 'moved' })]
+const asked = (events: readonly CookEvent[], now: number): ForecastQuestion => {
+  const happened = happenedUntil(events, 1000 * now)
+  return { request, freeS: plan.free, happened, readings: [], byLastReading: { past: [], off: false, again: false }, restingS: 0 }
+}
+const answered = (question: ForecastQuestion): Forecast => {
+  const found = forecast(question)
+  if ('refused' in found) throw new Error(found.refused)
+  return found
+}
+const half = inOven.from + 0.5 * (inOven.to - inOven.from)
+
+describe('an oven turned down while it is waited for', () => {
+  const before = answered(asked(begun, half))
+  const turned = coolerOven(asked(begun, half), 25 * MIN)!
+
+  it('is cooler, by fives, and the joint is carved about so much later, as done as it was to be', () => {
+    expect(inOven.phase).toBe('oven')
+    expect(turned.ovenC).toBeLessThan(150)
+    expect(turned.ovenC % 5).toBe(0)
+    const later = turned.forecast.plan.carve.time - before.plan.carve.time
+    expect(later).toBeGreaterThan(15 * MIN)
+    expect(later).toBeLessThan(35 * MIN)
+    expect(Math.abs(turned.forecast.plan.peak.core - before.plan.peak.core)).toBeLessThan(1)
+    // Gentler heat leaves less to climb.
+    const climb = (f: Forecast): number => f.plan.peak.core - f.plan.pull.core
+    expect(climb(turned.forecast)).toBeLessThan(climb(before))
+  })
+
+  it('for longer is cooler still; for longer than a table waits it is not offered', () => {
+    expect(coolerOven(asked(begun, half), 40 * MIN)!.ovenC).toBeLessThan(turned.ovenC)
+    expect(coolerOven(asked(begun, half), 4 * 3600)).toBeNull()
+  })
+
+  it('is not offered in the pan, before it is in, nor off the heat', () => {
+    expect(coolerOven(asked(begun.slice(0, 1), 30), 20 * MIN)).toBeNull()
+    expect(coolerOven(asked([], 0), 20 * MIN)).toBeNull()
+    expect(coolerOven(asked([...begun, said('out', half, { kind: 'pulled' })], half + 60), 20 * MIN)).toBeNull()
+  })
+
+  it('said and taken, the past stays as it was, what is to come goes at the new heat, and nothing more is called for', () => {
+    const events = [...begun, said('late', half, { kind: 'delayed', seconds: 25 * MIN, ovenC: turned.ovenC })]
+    expect(progressOf(events).later).toEqual({ in: 0, rest: 0, held: 0 })
+    const [, first, second] = happenedUntil(events, 1000 * (half + 600)).past
+    expect(first.stage).toBe(1)
+    expect(first.seconds).toBeCloseTo(half - inOven.from, 3)
+    expect(first.ovenC).toBeUndefined()
+    expect(second).toMatchObject({ stage: 1, ovenC: turned.ovenC })
+    expect(second.seconds).toBeCloseTo(600, 3)
+    const now = answered(asked(events, half + 600))
+    expect(Math.abs(now.plan.carve.time - turned.forecast.plan.carve.time)).toBeLessThan(2 * MIN)
+    expect(now.plan.marks.map(m => m.stage)).toEqual(before.plan.marks.map(m => m.stage))
+    expect(now.plan.phases.map(p => [p.phase, p.spells])).toEqual(before.plan.phases.map(p => [p.phase, p.spells]))
+    expect(happenedUntil(events, 1000 * half).past.at(-1)).toMatchObject({ seconds: 0, ovenC: turned.ovenC })
+    const undone = [...events, said('undo', half + 30, { kind: 'undone', undoes: 'late' })]
+    expect(happenedUntil(undone, 1000 * half).past).toEqual(happenedUntil(begun, 1000 * half).past)
+  })
+})
