@@ -90,7 +90,9 @@ async function coolerFor(longer: number): Promise<Map<string, CoolerOven>> {
     const answer = await askEngine(async engine => (await engine.coolerOven(question, longer)) as CoolerOven | null).catch(() => null)
     if (answer) found.set(of.id, answer)
   }
-  return found
+  // One oven has one dial: where two in it would need another each, it is no way out.
+  const dials = new Set([...found.values()].map(o => o.ovenC))
+  return dials.size > 1 ? new Map() : found
 }
 
 async function costOf(of: CookRecord, longer: number, way: Meanwhile): Promise<Cost> {
