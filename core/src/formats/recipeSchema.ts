@@ -18,6 +18,15 @@ export const RECIPE_LIMITS = {
   leaves: [0.02, 0.98]
 } as const
 
+/** What a step stands on; null for none. */
+export const onTool = () =>
+  yup
+    .string()
+    .strict()
+    .nullable()
+    .defined('This is missing.')
+    .oneOf([...TOOLS, null], `One of ${TOOLS.join(', ')}, or null.`)
+
 const seconds = within(RECIPE_LIMITS.seconds, 's')
 const text = named(RECIPE_LIMITS.text)
 const volume = within(RECIPE_LIMITS.each, 'ml')
@@ -48,12 +57,7 @@ const stepShape = yup
   .object({
     what: text,
     then: yup.string().strict().max(RECIPE_LIMITS.text, `At most ${RECIPE_LIMITS.text} letters.`).optional(),
-    tool: yup
-      .string()
-      .strict()
-      .nullable()
-      .defined('This is missing.')
-      .oneOf([...TOOLS, null], `One of ${TOOLS.join(', ')}, or null.`),
+    tool: onTool(),
     ovenC: yup
       .tuple([degrees, degrees])
       .optional()

@@ -1,13 +1,13 @@
 /** A ticket of the pass, as it is kept and as a file: checked whole before anything of it is used. */
 import * as yup from 'yup'
-import { DISH_KINDS, SHELVES, TOOLS, type Dish } from '#core/service/dish'
+import { DISH_KINDS, SHELVES, type Dish } from '#core/service/dish'
 import type { Recipe } from '#core/service/recipe'
 import { shippedRecipe, type RecipeBook } from '#core/service/recipes'
 import { COOKS_LIMITS, DINERS_LIMITS, MOST_LINES, NAME_LENGTH, type Line, type Ticket } from '#core/service/ticket'
 import { lineId, named, oneOf, within } from '#core/input/plainFields'
 import { parseRequest } from '#core/request/schema'
 import { readPlanCase } from './caseFile'
-import { recipeShape } from './recipeSchema'
+import { onTool, recipeShape } from './recipeSchema'
 import { InvalidInputError, validate } from '#core/input/problem'
 
 const MOST_STEPS = 20
@@ -25,12 +25,7 @@ const stepShape = yup
   .object({
     what: text,
     then: yup.string().strict().max(120, 'At most 120 letters.').optional(),
-    tool: yup
-      .string()
-      .strict()
-      .nullable()
-      .defined('This is missing.')
-      .oneOf([...TOOLS, null], `One of ${TOOLS.join(', ')}, or null.`),
+    tool: onTool(),
     ovenC: yup
       .tuple([degrees, degrees])
       .optional()
