@@ -116,17 +116,32 @@ export function partsOf(file: unknown): Partial<Everything>[] {
     file
   )
   // Recipes and services first: what is cooked belongs to them.
-  const lists = { recipes, services, packets, cooks }
+  const lists = { recipes, services: inStretches(services ?? []), packets, cooks: inStretches(cooks ?? []) }
   const told = Object.entries(lists).flatMap(([key, all]) => inParts(all ?? []).map(some => ({ [key]: some }) as Partial<Everything>))
   return kit === null ? told : [{ kit: kit as Kit }, ...told]
 }
 
-function inParts(all: readonly unknown[]): unknown[][] {
+/** Of one log told at once; a long one is told a stretch at a time. */
+const MOST_EVENTS = 50
+const STRETCH_BYTES = 80_000
+
+/** What has a long log, as often as that has stretches: told one after the other they are one again. */
+function inStretches(all: readonly unknown[]): unknown[] {
+  return all.flatMap((one): unknown[] => {
+    const { events } = (one ?? {}) as { readonly events?: unknown }
+    if (!Array.isArray(events) || events.length === 0) return [one]
+    return chunks(events, MOST_EVENTS, STRETCH_BYTES).map(some => ({ ...(one as object), events: some }))
+  })
+}
+
+const inParts = (all: readonly unknown[]): unknown[][] => chunks(all, MOST_AT_ONCE, PART_BYTES)
+
+function chunks(all: readonly unknown[], most: number, mostBytes: number): unknown[][] {
   const found: unknown[][] = []
   let bytes = Infinity
   for (const one of all) {
     const size = JSON.stringify(one).length
-    if (bytes + size > PART_BYTES || found[found.length - 1].length >= MOST_AT_ONCE) {
+    if (bytes + size > mostBytes || found[found.length - 1].length >= most) {
       found.push([])
       bytes = 0
     }

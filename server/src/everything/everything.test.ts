@@ -142,6 +142,32 @@ describe('everything', () => {
     for (const p of parts) expect(JSON.stringify(p).length).toBeLessThan(256 * 1024)
   })
 
+  it('a long evening’s log, larger than a body may be, comes back whole and in its order', async () => {
+    const from = await aKitchen()
+    const big = { ...ticket, lines: Array.from({ length: 12 }, (_, i) => ({ id: `r${i}`, recipe: `a-long-name-of-a-recipe-${i}` })) }
+    const events = Array.from({ length: 620 }, (_, i) => ({
+      id: `said-${1000 + i}`,
+      at: i,
+      kind: 'ticket',
+      ticket: { ...big, diners: 1 + (i % 40) }
+    }))
+    for (let i = 0; i < events.length; i += 100)
+      await request(from.app)
+        .post('/api/services/long-one/events')
+        .send({ events: events.slice(i, i + 100) })
+        .expect(200)
+    await request(from.app).post('/api/cooks').send(cook('cook-long', 1)).expect(201)
+    const read = Array.from({ length: 130 }, (_, i) => event(`read-${1000 + i}`, 'reading', 10 + i, { coreC: 20 }))
+    await request(from.app).post('/api/cooks/cook-long/events').send({ events: read }).expect(200)
+    const file = await saved(from)
+    expect(JSON.stringify(file['services']).length).toBeGreaterThan(256 * 1024)
+    const to = await aKitchen()
+    const taken = await bring(to, file)
+    expect(taken.reduce((n, t) => n + t.services, 0)).toBe(1)
+    expect(taken.reduce((n, t) => n + t.cooks, 0)).toBe(1)
+    expect(contents(await saved(to))).toEqual(contents(file))
+  })
+
   it.each([
     ['a cook without a plan', { cooks: [{ id: 'cook-x', title: 'x', createdAt: 1 }] }, 'cooks[0].'],
     ['a service that says nothing', { services: [{ id: 'supper-9', events: [] }] }, 'services[0].events'],
