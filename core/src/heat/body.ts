@@ -19,6 +19,7 @@ import { GAMMA, GridLine } from './gridLine'
 import { held } from './moisture'
 import { Rim } from './rim'
 import { Substances } from './substances'
+import { DEFAULT_STEPS } from './stepControl'
 import { Surface, type Cover } from './surface'
 import { BOILING_LATENT_HEAT } from './vapour'
 
@@ -94,7 +95,9 @@ export class Body {
     readonly materials: readonly Material[],
     private readonly constants: Constants,
     private readonly start: BodyStart,
-    sideCover: Cover | null = null
+    sideCover: Cover | null = null,
+    /** s */
+    private readonly rimStep = DEFAULT_STEPS.rim
   ) {
     const scratch = (): Float64Array => new Float64Array(grid.cells)
     this.temperature = scratch().fill(start.temperature)
@@ -277,7 +280,7 @@ export class Body {
   /** Nothing is quick at a rim: it goes in steps of its own, several of the slab's at a time. */
   private alongRim(dt: number, rim: Rim, faces: Faces, lumps: readonly LumpState[]): void {
     this.rimBehind += dt
-    if (this.rimBehind < RIM_STEP) return
+    if (this.rimBehind < this.rimStep) return
     this.stepRim(this.rimBehind, rim, faces, lumps)
     this.rimBehind = 0
     this.meanThen = this.meanOver(this.temperature)
@@ -385,8 +388,6 @@ export class Body {
   }
 }
 
-/** s */
-const RIM_STEP = 24
 const FIRST_MODE = Math.PI ** 2 / 2
 const TYPICAL_C = 40
 const CLOSED: Face = { kind: 'closed' }

@@ -31,7 +31,7 @@ export interface AirFace {
   readonly convection: number
   /** Effective: of the meat and of what it sees. */
   readonly emissivity: number
-  /** Water vapour stageHistory in that air, kg/m³ at its own temperature. */
+  /** Water vapour held in that air, kg/m³ at its own temperature. */
   readonly vapour: number
 }
 
@@ -91,7 +91,7 @@ export class AirExchange {
   /** kg/m² each second that a surface with free water loses; negative where dew falls. */
   wet = 0
   wetSlope = 0
-  /** The part of it that the vapour stageHistory in the air brings back. */
+  /** The part of it that the vapour held in the air brings back. */
   returning = 0
 
   at(face: AirFace, surface: number): void {

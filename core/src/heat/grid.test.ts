@@ -13,7 +13,7 @@ const OVEN: AirFace = { kind: 'air', air: 180, walls: 180, convection: 10, emiss
 const HOT: Face = { kind: 'fixed', at: 160, conductance: 300 }
 const RES = COARSE_ROUND_RESOLUTION
 /** By the clock alone, the same for either body. */
-const EVEN_STEPS: StepLengths = { first: 0.6, longest: 4, kelvin: Infinity }
+const EVEN_STEPS: StepLengths = { first: 0.6, longest: 4, kelvin: Infinity, rim: DEFAULT_STEPS.rim }
 
 function cooked(grid: Grid, faces: Faces, seconds: number, materials: readonly Material[] = [MEAT], steps = DEFAULT_STEPS): Run {
   const start = { temperature: 5, film: 0.06, boiling: 100 }

@@ -9,7 +9,7 @@
  */
 import type { Axis } from './grid'
 import type { Material } from './properties'
-import { Tabulated } from './tabulated'
+import { placeOf, Tabulated } from './tabulated'
 import { solveTridiagonal } from '#core/numerics/tridiagonal'
 import { heldWaterShare } from './vapour'
 
@@ -42,7 +42,6 @@ export class Moisture {
   /** Water of each cell's substance when raw. */
   private readonly raw: Float64Array
   private readonly held: Float64Array
-  private readonly supply: Float64Array
   private readonly conductance: Float64Array
   /** What passed each inner edge toward the second end in the last step, kg. */
   readonly moved: Float64Array
@@ -70,7 +69,6 @@ export class Moisture {
     this.next = scratch()
     this.raw = scratch()
     this.held = scratch()
-    this.supply = scratch()
     this.conductance = new Float64Array(n + 1)
     this.moved = new Float64Array(n + 1)
     this.storage = scratch()
@@ -89,61 +87,62 @@ export class Moisture {
    * @param open whether juice can come out at each end
    */
   prepare(dt: number, temperature: Float64Array, water: Float64Array, material: Uint8Array, open: readonly [boolean, boolean]): void {
-    const { axis, raw, held, supply, figures } = this
-    const { area } = axis
+    const { axis, raw, held, figures, conductance, nearness, storage, pressed, lower, diagonal, upper } = this
+    const { area, volume } = axis
     const n = axis.cells
+    const perSecond = 1 / dt
+    // One pass, cell after cell, each joined to the one before: this is asked of every line in every step.
+    let supply = 0
+    let keeps = 0
     for (let i = 0; i < n; i++) {
       const row = FIGURES * material[i]
       const rawWater = figures[row]
-      const faster = figures[row + 2]
-      const tightens = figures[row + 3] > 0
-      const T = temperature[i]
+      const supplyBefore = supply
+      const keepsBefore = keeps
+      supply = figures[row + 1]
+      keeps = rawWater
+      if (figures[row + 3] > 0) {
+        const place = placeOf(temperature[i])
+        const entry = place | 0
+        const part = place - entry
+        supply += TIGHTENED.between(entry, part) * figures[row + 2]
+        keeps *= HELD.between(entry, part)
+      }
       raw[i] = rawWater
-      held[i] = tightens ? rawWater * HELD.at(T) : rawWater
-      supply[i] = tightens ? figures[row + 1] + TIGHTENED.at(T) * faster : figures[row + 1]
+      held[i] = keeps
+      const stored = volume[i] * perSecond
+      storage[i] = stored
+      if (i === 0) {
+        conductance[0] = nearness[0] * supply
+        diagonal[0] = stored
+        pressed[0] = 0
+        continue
+      }
+      const between = (nearness[i] * 2 * supplyBefore * supply) / (supplyBefore + supply)
+      const flow = between * (keeps - keepsBefore)
+      conductance[i] = between
+      upper[i - 1] = lower[i] = -between
+      diagonal[i - 1] += between
+      pressed[i - 1] -= flow
+      diagonal[i] = stored + between
+      pressed[i] = flow
     }
-    this.open[0] = open[0] && area[0] > 0 && water[0] > held[0]
-    this.open[1] = open[1] && area[n] > 0 && water[n - 1] > held[n - 1]
-    this.assemble(dt)
+    conductance[n] = nearness[n] * supply
+    this.openEnd(0, 0, open[0] && area[0] > 0, water)
+    this.openEnd(n, n - 1, open[1] && area[n] > 0, water)
     const far = REACH * Math.sqrt(this.fastest * dt)
     if (area[0] > 0) this.reach(0, far, water)
     if (area[n] > 0) this.reach(1, far, water)
   }
 
-  private assemble(dt: number): void {
-    const { axis, held, supply, conductance, nearness, storage, pressed, lower, diagonal, upper, open } = this
-    const { volume } = axis
-    const n = axis.cells
-    const perSecond = 1 / dt
-    let below = 0
-    let fromBelow = 0
-    for (let i = 0; i < n; i++) {
-      let above = 0
-      let toAbove = 0
-      if (i < n - 1) {
-        const own = supply[i]
-        const other = supply[i + 1]
-        above = (nearness[i + 1] * 2 * own * other) / (own + other)
-        toAbove = above * (held[i + 1] - held[i])
-        upper[i] = lower[i + 1] = -above
-        conductance[i + 1] = above
-      }
-      storage[i] = volume[i] * perSecond
-      diagonal[i] = storage[i] + below + above
-      pressed[i] = fromBelow - toAbove
-      below = above
-      fromBelow = toAbove
-    }
-    conductance[0] = nearness[0] * supply[0]
-    conductance[n] = nearness[n] * supply[n - 1]
-    if (open[0]) {
-      diagonal[0] += conductance[0]
-      pressed[0] += conductance[0] * held[0]
-    }
-    if (open[1]) {
-      diagonal[n - 1] += conductance[n]
-      pressed[n - 1] += conductance[n] * held[n - 1]
-    }
+  /** Juice comes out at an end that lets it, where the cell there has more than it holds. */
+  private openEnd(edge: number, cell: number, lets: boolean, water: Float64Array): void {
+    const { held, conductance, diagonal, pressed, open } = this
+    const comes = lets && water[cell] > held[cell]
+    open[edge === 0 ? 0 : 1] = comes
+    if (!comes) return
+    diagonal[cell] += conductance[edge]
+    pressed[cell] += conductance[edge] * held[cell]
   }
 
   /** Eliminates from within toward one face: what its outermost cell ends with goes straight with what is drawn there. */

@@ -71,7 +71,14 @@ export const KEEP_ALL: Recording = { every: 2, fieldEvery: 15, untilPastPeakBy: 
 export const KEEP_ENDS: Recording = { every: Infinity, fieldEvery: null, untilPastPeakBy: Infinity }
 
 export function run(subject: Subject, stages: readonly Stage[], recording: Recording = KEEP_ALL, steps: StepLengths = DEFAULT_STEPS): Run {
-  const body = new Body(subject.grid, subject.materials, subject.constants ?? CONSTANTS, subject.start, subject.sideCover ?? null)
+  const body = new Body(
+    subject.grid,
+    subject.materials,
+    subject.constants ?? CONSTANTS,
+    subject.start,
+    subject.sideCover ?? null,
+    steps.rim
+  )
   const lumps = (subject.lumps ?? []).map(l => new LumpState(l))
   const recorder = new Recorder(body, lumps, recording)
   const stageEnds: number[] = []

@@ -13,9 +13,11 @@ export interface StepLengths {
   readonly longest: number
   /** What the error estimate is aimed at, K: root of the mean square by volume, below boiling. */
   readonly kelvin: number
+  /** Of the rim of a slab, at which nothing is quick. */
+  readonly rim: number
 }
-export const DEFAULT_STEPS: StepLengths = { first: 0.55, longest: 10, kelvin: 6 }
-export const COARSE_STEPS: StepLengths = { first: 0.8, longest: 30, kelvin: 5 }
+export const DEFAULT_STEPS: StepLengths = { first: 0.55, longest: 10, kelvin: 6, rim: 24 }
+export const COARSE_STEPS: StepLengths = { first: 0.8, longest: 30, kelvin: 5, rim: 48 }
 
 /** The lengths as they suit one piece. */
 interface StepControl extends StepLengths {
@@ -39,12 +41,13 @@ const SIZE_POWER = 1.65
 const THIN_POWER = 1.3
 const SHARE_OF_AGE = 0.035
 
-export function stepControl(grid: Grid, { first, longest, kelvin }: StepLengths): StepControl {
+export function stepControl(grid: Grid, { first, longest, kelvin, rim }: StepLengths): StepControl {
   const across = acrossOf(grid)
   const thinnest = Math.min(thinnestLayer(grid, grid.radial, grid.axial.cells), thinnestLayer(grid, grid.axial, 1), across)
   const smaller = Math.min(1, across / USUAL_SIZE) ** THIN_POWER
   return {
     first: first * smaller,
+    rim,
     kelvin: kelvin * smaller,
     // A thin layer that dries goes on for as long as the whole: neither length alone says how fast.
     longest: longest * (Math.sqrt(across * thinnest) / USUAL_SIZE) ** SIZE_POWER,

@@ -7,18 +7,28 @@ export class Tabulated {
   private readonly values: Float64Array
 
   constructor(of: (celsius: number) => number) {
-    this.values = Float64Array.from({ length: COUNT + 1 }, (_, i) => of(LOWEST + i / PER_KELVIN))
+    this.values = Float64Array.from({ length: COUNT + 2 }, (_, i) => of(LOWEST + Math.min(i, COUNT) / PER_KELVIN))
   }
 
   at(celsius: number): number {
-    const x = (celsius - LOWEST) * PER_KELVIN
-    if (x <= 0) return this.values[0]
-    if (x >= COUNT) return this.values[COUNT]
-    const i = x | 0
-    return this.values[i] + (x - i) * (this.values[i + 1] - this.values[i])
+    const place = placeOf(celsius)
+    const entry = place | 0
+    return this.between(entry, place - entry)
+  }
+
+  /** Of an entry and the share of the way to the next, as `placeOf` has them: for those who ask several tables at one temperature. */
+  between(entry: number, part: number): number {
+    const { values } = this
+    return values[entry] + part * (values[entry + 1] - values[entry])
   }
 }
 
 const LOWEST = -50
 const PER_KELVIN = 4
 const COUNT = 2000
+
+/** Where in any of the tables a temperature stands, in entries. */
+export function placeOf(celsius: number): number {
+  const place = (celsius - LOWEST) * PER_KELVIN
+  return place <= 0 ? 0 : place >= COUNT ? COUNT : place
+}

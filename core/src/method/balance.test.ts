@@ -17,7 +17,7 @@ import {
   type Resolution
 } from '#core/heat/grid'
 import { KEEP_ENDS, run } from '#core/heat/program'
-import { DEFAULT_STEPS } from '#core/heat/stepControl'
+import { shorterSteps } from '#core/heat/steps.fixture'
 import type { Piece } from '#core/meat/piece'
 
 type Lain = readonly [where: Down | 'out', seconds: number]
@@ -75,7 +75,7 @@ const halved = ({ skin, crustCell, crust, growth, coarsest }: Resolution): Resol
   growth: Math.sqrt(growth),
   coarsest: coarsest / 2
 })
-const HALF_STEPS = { first: DEFAULT_STEPS.first / 2, longest: DEFAULT_STEPS.longest / 2, kelvin: DEFAULT_STEPS.kelvin / 2 }
+const HALF_STEPS = shorterSteps(2)
 
 describe('the core does not hang on the resolution', () => {
   const pieces = [10, 15, 20, 30, 40, 60].flatMap(mm => [[mm, 'once'] as const, [mm, 'every 60 s'] as const])
@@ -115,7 +115,7 @@ describe('the core does not hang on the resolution', () => {
 })
 
 describe('a log is carried in long steps', () => {
-  const TENTH = { first: DEFAULT_STEPS.first / 10, longest: DEFAULT_STEPS.longest / 10, kelvin: DEFAULT_STEPS.kelvin / 10 }
+  const TENTH = shorterSteps(10)
   const programs = [
     [50, 3, 210, 20],
     [62, 3, 120, 50],

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { KEEP_ENDS, run, type Run } from '#core/heat/program'
 import { splitGrid } from '#core/heat/split.fixture'
 import { DEFAULT_STEPS, type StepLengths } from '#core/heat/stepControl'
+import { shorterSteps } from '#core/heat/steps.fixture'
 import type { Settings } from '#core/method/dials'
 import type { MethodKind } from '#core/method/methods'
 import { rested, timelineOf } from '#core/method/timeline'
@@ -18,12 +19,6 @@ const cooked = (kind: MethodKind, steps: StepLengths = DEFAULT_STEPS): Run => {
   )
 }
 
-const finer = (by: number): StepLengths => ({
-  first: DEFAULT_STEPS.first / by,
-  longest: DEFAULT_STEPS.longest / by,
-  kelvin: DEFAULT_STEPS.kelvin / by
-})
-
 describe('steps that do not settle', () => {
   it('are few in a pan, and the run says how many', () => {
     const { halvings, steps } = cooked('pan sear')
@@ -34,7 +29,7 @@ describe('steps that do not settle', () => {
   it('over coals, where bars and wet air meet, are halved again and again, and it is cooked as with short ones', () => {
     const usual = cooked('grill')
     expect(usual.halvings).toBeGreaterThan(0)
-    expect(Math.abs(usual.peak.core - cooked('grill', finer(8)).peak.core)).toBeLessThan(0.1)
+    expect(Math.abs(usual.peak.core - cooked('grill', shorterSteps(8)).peak.core)).toBeLessThan(0.1)
   })
 })
 
@@ -48,7 +43,7 @@ describe('in time', () => {
     ['roast', 0.4],
     ['in pastry', 0.6]
   ] as const)('%s: steps an eighth as long move the peak by less than %d °C', (kind, most) => {
-    const [usual, fine] = [cooked(kind), cooked(kind, finer(8))]
+    const [usual, fine] = [cooked(kind), cooked(kind, shorterSteps(8))]
     expect(fine.steps).toBeGreaterThan(1.5 * usual.steps)
     expect(Math.abs(fine.peak.core - usual.peak.core)).toBeLessThan(most)
     expect(Math.abs(fine.loss - usual.loss)).toBeLessThan(0.006)
@@ -60,7 +55,12 @@ describe('in space', () => {
     const { method, setup, plan } = planned(asked(kind, settings))
     const subject = method.subject(setup, 'fine')
     const grid = split ? splitGrid(subject.grid) : subject.grid
-    return run({ ...subject, grid }, rested(timelineOf(method, setup, plan.free), setup), { ...KEEP_ENDS, untilPastPeakBy: 0.5 }, finer(3))
+    return run(
+      { ...subject, grid },
+      rested(timelineOf(method, setup, plan.free), setup),
+      { ...KEEP_ENDS, untilPastPeakBy: 0.5 },
+      shorterSteps(3)
+    )
   }
 
   it.each([

@@ -80,7 +80,7 @@ function consequenceOf<S extends Resting>(method: Method<S>, setup: Setup<S>, ta
 }
 
 /** A face browns within a few of the engine's usual steps. */
-const FINE_STEPS: StepLengths = { first: 0.1, longest: 0.5, kelvin: 1 }
+const FINE_STEPS: StepLengths = { first: 0.1, longest: 0.5, kelvin: 1, rim: 24 }
 const BROWNED_IN: ReadonlySet<Phase> = new Set<Phase>(['sear', 'coals'])
 
 /** Null also where it does not begin on the metal or the bars. */
