@@ -23,6 +23,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // Days before months, hours to 24.
     locale: 'en-GB',
+    // Every page a browser of its own: what they would keep is fetched for nothing. The tests of that let it.
+    serviceWorkers: 'block',
     // A click waits until what moves has come to rest.
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: { executablePath: process.env['MACELLAIO_CHROMIUM'] ?? '/usr/bin/chromium', args: FLAGS }

@@ -1,15 +1,17 @@
 import vue from '@vitejs/plugin-vue'
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vite'
+import { worksOffline } from './vite.offline'
 
+const PAGES = fileURLToPath(new URL('dist/web', import.meta.url))
 const PORT = Number(process.env['MACELLAIO_PORT'] ?? 4380)
 
 export default defineConfig({
   root: fileURLToPath(new URL('web', import.meta.url)),
-  plugins: [vue()],
+  plugins: [vue(), worksOffline(PAGES)],
   worker: { format: 'es' },
   build: {
-    outDir: fileURLToPath(new URL('dist/web', import.meta.url)),
+    outDir: PAGES,
     emptyOutDir: true,
     assetsInlineLimit: 0,
     chunkSizeWarningLimit: 1200

@@ -3,6 +3,7 @@ import { Button as AButton, ConfigProvider as AConfigProvider } from 'ant-design
 import { computed, onMounted, watch } from 'vue'
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router'
 import { unpaired } from './api/client'
+import NewerVersion from './offline/NewerVersion.vue'
 import { useCook } from './stores/cook'
 import { useKit } from './stores/kit'
 import { useUnits } from './stores/units'
@@ -59,6 +60,7 @@ const places = [
         {{ units.label }}
       </a-button>
     </header>
+    <newer-version />
     <router-view />
     <spoken />
   </a-config-provider>

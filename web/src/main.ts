@@ -6,6 +6,7 @@ import './theme/theme.css'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
+import { keepWhatShips } from './offline/useNewerVersion'
 import { loadPlaces, router } from './router'
 
 createApp(App).use(createPinia()).use(router).mount('#app')
@@ -17,4 +18,5 @@ const loadOthers = (): void => void loadPlaces().catch(() => undefined)
 void router.isReady().then(() => {
   if ('requestIdleCallback' in window) requestIdleCallback(loadOthers, { timeout: AT_THE_LATEST })
   else setTimeout(loadOthers, AT_THE_LATEST)
+  keepWhatShips()
 })

@@ -42,24 +42,27 @@ export interface ServiceRecord {
 
 export function serviceOf(id: string, events: readonly ServiceEvent[]): ServiceRecord {
   const start: ServiceRecord = { id, name: '', ticket: null, request: null, piece: null, done: [], keeps: {}, sequence: events.length }
-  return events.reduce<ServiceRecord>((now, said) => {
-    switch (said.kind) {
-      case 'named':
-        return { ...now, name: said.name }
-      case 'ticket':
-        return { ...now, ticket: said.ticket }
-      case 'fire':
-        return { ...now, request: said.request, piece: said.piece ?? null }
-      case 'put off':
-        return { ...now, keeps: said.keeps }
-      case 'done':
-        return now.done.includes(said.call) ? now : { ...now, done: [...now.done, said.call] }
-      case 'not done':
-        return { ...now, done: now.done.filter(call => call !== said.call) }
-      case 'begun anew':
-        return { ...now, done: [], keeps: {} }
-    }
-  }, start)
+  return events.reduce(afterSaid, start)
+}
+
+/** What stands once one thing more has been said; how many there are is left as it was. */
+export function afterSaid(now: ServiceRecord, said: ServiceEvent): ServiceRecord {
+  switch (said.kind) {
+    case 'named':
+      return { ...now, name: said.name }
+    case 'ticket':
+      return { ...now, ticket: said.ticket }
+    case 'fire':
+      return { ...now, request: said.request, piece: said.piece ?? null }
+    case 'put off':
+      return { ...now, keeps: said.keeps }
+    case 'done':
+      return now.done.includes(said.call) ? now : { ...now, done: [...now.done, said.call] }
+    case 'not done':
+      return { ...now, done: now.done.filter(call => call !== said.call) }
+    case 'begun anew':
+      return { ...now, done: [], keeps: {} }
+  }
 }
 
 /** A line of the list. */

@@ -88,7 +88,7 @@ export const useCook = defineStore('cook', () => {
   }
   /** The cook last put away, until the server has it. */
   const last = kept<CookRecord | null>('macellaio.last', () => null, parseCook)
-  const { letters, offline, refused, post, send } = outbox<Letter>('macellaio.outbox', deliver)
+  const { letters, offline, refused, post, send } = outbox<Letter>('macellaio.outbox', deliver, { heard: hearPage })
 
   const cook = computed(() => cooks.value.find(c => c.id === shownId.value) ?? cooks.value.at(0) ?? null)
   const progress = computed(() => (cook.value ? progressOf(cook.value.events) : null))
@@ -189,6 +189,45 @@ export const useCook = defineStore('cook', () => {
     }
   }
 
+  /** Heard of as thrown away by another page, which may yet put them back. */
+  const away = new Map<string, CookRecord>()
+  /** What another page of this browser has said, and what was said here and written over there. */
+  function hearPage(letter: Letter): void {
+    const { cookId } = letter
+    const of = find(cookId)
+    switch (letter.kind) {
+      case 'begin':
+        if (!of) cooks.value = [...cooks.value, { ...letter.cook, events: [], outcome: NO_OUTCOME }]
+        break
+      case 'events': {
+        const news = letter.events.filter(e => !of?.events.some(known => known.id === e.id))
+        if (of && news.length > 0) put({ ...of, events: [...of.events, ...news] })
+        break
+      }
+      case 'outcome':
+        if (of) put({ ...of, outcome: letter.outcome })
+        break
+      case 'title':
+        if (of) put({ ...of, title: letter.title })
+        break
+      case 'thrown away':
+        if (of) away.set(cookId, of)
+        cooks.value = cooks.value.filter(c => c.id !== cookId)
+        break
+      case 'put back': {
+        const back = away.get(cookId)
+        if (!of && back) cooks.value = [...cooks.value, back]
+        break
+      }
+    }
+  }
+  /** What was put away is not laid on the stove again by what of it is still on its way. */
+  function catchUp(): void {
+    const before = new Set(cooks.value.map(c => c.id))
+    for (const letter of letters.value) hearPage(letter)
+    cooks.value = cooks.value.filter(c => before.has(c.id) || progressOf(c.events).state !== 'carved')
+  }
+
   /**
    * What the server has of the cooks of a service: taken together with what is said here and not there yet. What it
    * should have and has not, since an older file was put in its place, it is told again.
@@ -224,6 +263,7 @@ export const useCook = defineStore('cook', () => {
     if (whole && JSON.stringify(outcome) !== JSON.stringify(NO_OUTCOME)) post({ kind: 'outcome', cookId, outcome })
   }
 
+  catchUp()
   void send()
   return {
     cooks,

@@ -24,7 +24,11 @@ export function freshEach(): void {
     vi.stubGlobal('localStorage', {
       getItem: (key: string) => storage.get(key) ?? null,
       setItem: (key: string, value: string) => void storage.set(key, value),
-      removeItem: (key: string) => void storage.delete(key)
+      removeItem: (key: string) => void storage.delete(key),
+      key: (index: number) => [...storage.keys()][index] ?? null,
+      get length() {
+        return storage.size
+      }
     })
     vi.stubGlobal('fetch', (path: string, { method, body }: { method: string; body?: string }) => {
       if (there.server === 'down') return Promise.reject(new TypeError('no route'))

@@ -37,9 +37,10 @@ export const useKit = defineStore('kit', () => {
   )
   const oil = computed(() => oilById(oilId.value) ?? OILS[0])
   /** Changed here and not yet on the server; an earlier version kept only whether it was. */
-  const { letters, offline, refused, post, send } = outbox<true>('macellaio.kit.unsent', () => api.putKit(kit.value), {
-    parse: stored => (stored === true || (Array.isArray(stored) && stored.length > 0) ? [true] : []),
-    whenRefused: 'hold'
+  const { letters, offline, refused, post, send } = outbox<Kit>('macellaio.kit.unsent', api.putKit, {
+    parse: stored => (Array.isArray(stored) ? stored : [stored]).map(of => (of === true ? kit.value : parseKit(of))),
+    whenRefused: 'hold',
+    heard: changed => (kit.value = changed)
   })
   const unsent = computed(() => letters.value.length > 0)
   const mistaken = ref<string | null>(null)
@@ -72,7 +73,7 @@ export const useKit = defineStore('kit', () => {
       before.value = kit.value
       kit.value = checked
       mistaken.value = refused.value = null
-      post(true, () => true)
+      post(checked, () => true)
       return true
     } catch (error) {
       if (!(error instanceof InvalidInputError)) throw error

@@ -1,5 +1,6 @@
 /** What is kept of the kitchen: the cook under way, the kit, the guests, the units. */
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { createPinia, setActivePinia } from 'pinia'
 import { nextTick } from 'vue'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { planned } from '#core/plan/planned.fixture'
@@ -50,6 +51,39 @@ describe('a cook under way', () => {
     expect(after.offline).toBe(false)
     const kinds = there.sent.flatMap(s => ((s.body as { events?: { kind: string }[] }).events ?? []).map(e => e.kind))
     expect(kinds).toEqual(['laid', 'turned'])
+  })
+
+  it('in two pages with the server gone is one: each hears what the other says, and closed, both have said all of it', async () => {
+    there.server = 'down'
+    const listening: ((event: { key: string | null }) => void)[] = []
+    vi.stubGlobal('window', {
+      addEventListener: (kind: string, hear: (typeof listening)[number]) => kind === 'storage' && listening.push(hear)
+    })
+    const pages = [createPinia(), createPinia()]
+    const at = (page: number): ReturnType<typeof useCook> => {
+      setActivePinia(pages[page])
+      return useCook()
+    }
+    at(0).begin('Strip', RESULT, null)
+    at(1)
+    const told = (): void => listening.forEach(hear => hear({ key: null }))
+    at(0).say({ kind: 'laid' })
+    told()
+    expect(at(1).cook?.events.map(e => e.kind)).toEqual(['laid'])
+    // Now neither is told in time, and each writes over what the other has kept.
+    for (const page of [0, 1, 0, 1, 1, 0]) {
+      vi.advanceTimersByTime(1000)
+      at(page).say({ kind: 'turned' })
+    }
+    at(1).rename(at(1).cook!.id, 'Two of us')
+    await vi.advanceTimersByTimeAsync(1)
+    reload()
+    const after = useCook()
+    expect(after.cook?.events.map(e => e.kind)).toEqual(['laid', ...Array<string>(6).fill('turned')])
+    expect(after.cook?.title).toBe('Two of us')
+    there.server = 'up'
+    await settle()
+    expect(there.sent.flatMap(s => (s.body as { events?: object[] }).events ?? [])).toHaveLength(7)
   })
 
   it('refused for good, a letter does not hold up the others, and the cook is still here', async () => {

@@ -18,8 +18,10 @@ const parseAll = (stored: unknown): Packet[] => (stored as unknown[]).map(parseP
 
 export const useLarder = defineStore('larder', () => {
   const packets = kept<readonly Packet[]>('macellaio.larder', () => [], parseAll)
-  const { letters, offline, refused, post, send } = outbox<Letter>('macellaio.larder.outbox', l =>
-    'keep' in l ? api.keep(l.keep) : api.use(l.use)
+  const { letters, offline, refused, post, send } = outbox<Letter>(
+    'macellaio.larder.outbox',
+    l => ('keep' in l ? api.keep(l.keep) : api.use(l.use)),
+    { heard: lay }
   )
   const loaded = ref(false)
   /** The last one taken out, until something else happens. */
@@ -27,8 +29,14 @@ export const useLarder = defineStore('larder', () => {
 
   const ordered = computed(() => inOrder(packets.value, Date.now()))
 
+  /** Over what stands here, what is on its way to the server. */
+  function lay(letter: Letter): void {
+    const id = 'keep' in letter ? letter.keep.id : letter.use
+    packets.value = [...packets.value.filter(p => p.id !== id), ...('keep' in letter ? [letter.keep] : [])]
+  }
+
   function keep(packet: Packet): void {
-    packets.value = [...packets.value.filter(p => p.id !== packet.id), packet]
+    lay({ keep: packet })
     last.value = null
     refused.value = null
     post({ keep: packet })
@@ -42,7 +50,7 @@ export const useLarder = defineStore('larder', () => {
   function takeOut(id: string): void {
     const packet = packets.value.find(p => p.id === id)
     if (!packet) return
-    packets.value = packets.value.filter(p => p.id !== id)
+    lay({ use: id })
     last.value = packet
     post({ use: id })
   }
@@ -65,5 +73,7 @@ export const useLarder = defineStore('larder', () => {
     }
   }
 
+  // Another page may have written over what this one kept.
+  for (const letter of letters.value) lay(letter)
   return { packets, ordered, offline, refused, loaded, last, keep, add, takeOut, putBack, load }
 })

@@ -104,8 +104,90 @@ describe('an outbox', () => {
 
   it('reads what an earlier version left in it, and nothing of what it cannot', () => {
     localStorage.setItem('box', 'true')
-    expect(outbox('box', deliver, { parse: stored => (stored === true ? ['a'] : []) }).letters.value).toEqual(['a'])
+    const parse = (stored: unknown): string[] => (stored === true ? ['a'] : (stored as string[]))
+    expect(outbox('box', deliver, { parse }).letters.value).toEqual(['a'])
     localStorage.setItem('other', '{"not":"letters"}')
     expect(outbox('other', deliver).letters.value).toEqual([])
   })
+})
+
+/** What the browser tells all other pages of it when one has written. */
+const tellPages = (): boolean => window.dispatchEvent(new StorageEvent('storage', { key: null }))
+
+describe('two pages of one browser', () => {
+  it('have one box: with the server gone and both closed, all that either said is there, in the order it was said', async () => {
+    server = 'down'
+    const [one, other] = [outbox('box', deliver), outbox('box', deliver)]
+    for (const [n, page] of [one, other, one, other, one].entries()) {
+      vi.advanceTimersByTime(n === 2 ? 0 : 700)
+      page.post(String(n))
+    }
+    await vi.advanceTimersByTimeAsync(1)
+    vi.clearAllTimers()
+    server = 'up'
+    const later = outbox('box', deliver)
+    await later.send()
+    expect(delivered).toEqual(['0', '1', '2', '3', '4'])
+    expect(later.letters.value).toEqual([])
+  })
+
+  it('are told of each other’s letters, each once, and the one sends what the other left behind', async () => {
+    server = 'down'
+    const heard = vi.fn()
+    const listening = outbox('box', deliver, { heard })
+    const closed = outbox('box', deliver)
+    closed.post('a')
+    vi.clearAllTimers()
+    tellPages()
+    tellPages()
+    expect(heard.mock.calls).toEqual([['a']])
+    expect(listening.letters.value).toEqual(['a'])
+    server = 'up'
+    await settle()
+    expect(delivered).toEqual(['a'])
+  })
+
+  it('send one at a time, where the browser can see to that', async () => {
+    let last: Promise<unknown> = Promise.resolve()
+    const request = (_: string, work: () => Promise<void>): Promise<void> => {
+      const next = last.then(work)
+      last = next
+      return next
+    }
+    vi.stubGlobal('navigator', { locks: { request } })
+    server = 'slow'
+    const [one, other] = [outbox('box', deliver), outbox('box', deliver)]
+    one.post('a')
+    other.post('b')
+    await vi.advanceTimersByTimeAsync(1)
+    server = 'up'
+    answer!()
+    await settle()
+    expect(delivered).toEqual(['a', 'b'])
+    vi.unstubAllGlobals()
+  })
+
+  it('are in order though the clock is set back between two letters', () => {
+    server = 'down'
+    vi.setSystemTime(new Date('2026-11-28T19:00:00'))
+    outbox('box', deliver).post('a')
+    vi.setSystemTime(new Date('2026-11-28T18:00:00'))
+    outbox('box', deliver).post('b')
+    expect(outbox('box', deliver).letters.value).toEqual(['a', 'b'])
+  })
+})
+
+it('where storage is full or forbidden, letters live as long as their page', async () => {
+  server = 'down'
+  const box = outbox('box', deliver)
+  const full = vi.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+    throw new DOMException('Full.', 'QuotaExceededError')
+  })
+  box.post('a')
+  full.mockRestore()
+  expect(box.letters.value).toEqual(['a'])
+  server = 'up'
+  await settle()
+  expect(delivered).toEqual(['a'])
+  expect(box.letters.value).toEqual([])
 })

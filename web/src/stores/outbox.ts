@@ -1,17 +1,18 @@
 /**
  * Letters to the server: written down first in the browser's own storage, and sent one after the other until each
- * is taken or refused for good. A dead server or a closed page loses nothing.
+ * is taken or refused for good. A dead server or a closed page loses nothing. All pages of a browser have one box,
+ * and one of them at a time sends from it.
  */
-import { ref, shallowRef, type Ref, type ShallowRef } from 'vue'
+import { computed, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import { RefusedError } from '../api/client'
-import { kept } from './kept'
+import { letterBox } from './letterBox'
 
 const RETRY_MS = 3000
 /** Not known here yet, too slow, under a name it will not have again, too many: what is sent later may be taken. */
 const MAY_PASS: ReadonlySet<number> = new Set([401, 408, 421, 429])
 
 export interface Outbox<Letter> {
-  readonly letters: Ref<readonly Letter[]>
+  readonly letters: Readonly<Ref<readonly Letter[]>>
   /** Whether the server did not answer last time. */
   readonly offline: Ref<boolean>
   /** Why it will never take a letter; whoever showed it clears it. */
@@ -22,75 +23,109 @@ export interface Outbox<Letter> {
   send(): Promise<void>
 }
 
-/**
- * @param parse what an earlier version left in the box
- * @param whenRefused whether a refused letter is dropped, or held until the next is posted or the page comes again
- */
+interface Terms<Letter> {
+  /** What an earlier version left in the box. */
+  readonly parse?: (stored: unknown) => readonly Letter[]
+  /** Whether a refused letter is dropped, or held until the next is posted or the page comes again. */
+  readonly whenRefused?: 'drop' | 'hold'
+  /** Told of each letter that another page of this browser has posted. */
+  readonly heard?: (letter: Letter) => void
+}
+
 export function outbox<Letter>(
   key: string,
   deliver: (letter: Letter) => Promise<unknown>,
-  { parse, whenRefused = 'drop' }: { readonly parse?: (stored: unknown) => readonly Letter[]; readonly whenRefused?: 'drop' | 'hold' } = {}
+  { parse = stored => (Array.isArray(stored) ? (stored as Letter[]) : []), whenRefused = 'drop', heard }: Terms<Letter> = {}
 ): Outbox<Letter> {
-  const letters = kept<readonly Letter[]>(
-    key,
-    () => [],
-    stored => (parse ? parse(stored) : Array.isArray(stored) ? (stored as Letter[]) : [])
-  )
+  const box = letterBox(key, parse)
+  const stored = shallowRef(box.all())
+  const letters = computed(() => stored.value.map(s => s.letter))
   const offline = ref(false)
   const refused = shallowRef<string | null>(null)
-  /** Whether the first is on its way. */
-  let delivering = false
+  /** The one on its way. */
+  let delivering: string | null = null
   let sending = false
+  /** Whether there was a letter more while it was being sent. */
+  let asked = false
   let sent: Promise<void> = Promise.resolve()
   let again: ReturnType<typeof setTimeout> | undefined
 
-  const drop = (): void => {
-    letters.value = letters.value.slice(1)
+  const look = (): void => void (stored.value = box.all())
+  function drop(name: string): void {
+    box.drop(name)
+    look()
   }
 
   async function sendAll(): Promise<void> {
     clearTimeout(again)
     sending = true
     try {
-      let letter = letters.value.at(0)
-      while (letter !== undefined && (await taken(letter))) letter = letters.value.at(0)
+      do {
+        asked = false
+        await alone(key, async () => {
+          look()
+          let next = stored.value.at(0)
+          while (next !== undefined && (await taken(next.name, next.letter))) next = stored.value.at(0)
+        })
+      } while (asked)
     } finally {
       sending = false
     }
   }
 
   /** @returns whether the next may go */
-  async function taken(letter: Letter): Promise<boolean> {
-    delivering = true
+  async function taken(name: string, letter: Letter): Promise<boolean> {
+    delivering = name
     try {
       await deliver(letter)
-      drop()
+      drop(name)
       offline.value = false
       return true
     } catch (error) {
       const forGood = error instanceof RefusedError && error.status < 500 && !MAY_PASS.has(error.status)
       if (forGood) {
         refused.value = error.message
-        if (whenRefused === 'drop') drop()
+        if (whenRefused === 'drop') drop(name)
         return whenRefused === 'drop'
       }
       offline.value = true
       again = setTimeout(() => void send(), RETRY_MS)
       return false
     } finally {
-      delivering = false
+      delivering = null
     }
   }
 
   function send(): Promise<void> {
-    if (!sending) sent = sendAll()
+    if (sending) asked = true
+    else sent = sendAll()
     return sent
   }
 
   function post(letter: Letter, instead?: (other: Letter) => boolean): void {
-    letters.value = [...letters.value.filter((l, i) => (delivering && i === 0) || !instead?.(l)), letter]
+    for (const other of box.all()) if (other.name !== delivering && instead?.(other.letter)) box.drop(other.name)
+    box.put(letter)
+    look()
     void send()
   }
 
+  box.watch(() => {
+    const before = new Set(stored.value.map(s => s.name))
+    look()
+    const news = stored.value.filter(s => !before.has(s.name))
+    for (const { letter } of news) heard?.(letter)
+    // The page that wrote it sends it; should that be closed, this one does.
+    if (news.length === 0) return
+    clearTimeout(again)
+    again = setTimeout(() => void send(), RETRY_MS)
+  })
+
   return { letters, offline, refused, post, send }
+}
+
+/** One page at a time, where the browser can say so; where not, what is sent twice counts once at the server. */
+async function alone(key: string, work: () => Promise<void>): Promise<void> {
+  // Not there where a page did not come over a safe way.
+  const locks = (globalThis as { readonly navigator?: { readonly locks?: LockManager } }).navigator?.locks
+  await (locks ? locks.request(key, work) : work())
 }

@@ -15,7 +15,8 @@ export const useRecipes = defineStore('recipes', () => {
   /** What differs from what ships. */
   const written = kept<readonly Recipe[]>('macellaio.recipes', () => [], parseAll)
   const { letters, offline, refused, post, send } = outbox<Recipe>('macellaio.recipes.outbox', recipe => api.putRecipe(recipe), {
-    parse: parseAll
+    parse: parseAll,
+    heard: lay
   })
   const loaded = ref(false)
   const book = computed(() => bookOf(written.value))
@@ -28,9 +29,12 @@ export const useRecipes = defineStore('recipes', () => {
   }
   const isOwn = (id: string): boolean => shippedRecipe(id) === undefined
 
+  function lay(recipe: Recipe): void {
+    written.value = [...written.value.filter(r => r.id !== recipe.id), recipe]
+  }
   function keep(recipe: Recipe): void {
     refused.value = null
-    written.value = [...written.value.filter(r => r.id !== recipe.id), recipe]
+    lay(recipe)
     post(recipe, other => other.id === recipe.id)
   }
   function takeOut(id: string): void {
@@ -70,5 +74,7 @@ export const useRecipes = defineStore('recipes', () => {
     }
   }
 
+  // Another page may have written over what this one kept.
+  for (const letter of letters.value) lay(letter)
   return { book, offered, offline, refused, loaded, find, isChanged, isOwn, keep, takeOut, putBack, restore, takeIn, load }
 })

@@ -5,7 +5,7 @@
 import { nanoid } from 'nanoid'
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
-import type { ServiceEvent, ServiceRecord } from '#core/service/record'
+import { afterSaid, type ServiceEvent, type ServiceRecord } from '#core/service/record'
 import { api, RefusedError } from '../api/client'
 import { canonical } from './canonical'
 import { useCook } from './cook'
@@ -37,8 +37,10 @@ export const useServices = defineStore('services', () => {
   const draft = useDraft()
   const cook = useCook()
   const recipes = useRecipes()
-  const { letters, offline, refused, post, send } = outbox<Letter>('macellaio.services.unsent', ({ service, event }) =>
-    api.tellService(service, [event])
+  const { letters, offline, refused, post, send } = outbox<Letter>(
+    'macellaio.services.unsent',
+    ({ service, event }) => api.tellService(service, [event]),
+    { heard: hearPage }
   )
   const known = kept<Known>(
     'macellaio.services.known',
@@ -118,6 +120,13 @@ export const useServices = defineStore('services', () => {
     known.value = asKnown()
     clearTimeout(waiting)
     waiting = undefined
+  }
+
+  /** What another page of this browser has said, before the server tells of it and where there is none. */
+  function hearPage({ service: id, event }: Letter): void {
+    if (id !== pass.serviceId) return
+    const { ticket, done, keeps } = pass
+    take(afterSaid({ id, name: name.value, ticket, request: draft.request, piece: draft.pieceId, done, keeps, sequence: 0 }, event), false)
   }
 
   const seen = shallowRef<number | null>(null)
