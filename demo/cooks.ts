@@ -3,6 +3,7 @@
  * two-ring galley hob. Invented, but planned by the engine itself; what was "seen"
  * departs from each plan as such evenings do.
  */
+import { parseCookPage } from '#core/book/cookSchema'
 import type { Knex } from 'knex'
 import { plannedOf, type Outcome } from '#core/book/record'
 import { spreadOf } from '#core/estimate/spread'
@@ -112,7 +113,7 @@ const SERVICE_MINUTES = 19 * 60 + 30
 /** Fills an empty Book; leaves one with anything in it alone. */
 export async function fillWithDemo(db: Knex, now = Date.now()): Promise<void> {
   const cooks = new CookRepository(db)
-  if ((await cooks.list('')).cooks.length > 0) return
+  if ((await cooks.list(parseCookPage({ take: 1 }))).cooks.length > 0) return
   for (const evening of EVENINGS) {
     const { targetC, method: by } = evening
     const request: PlanRequest = {

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Knex } from 'knex'
+import { parseCookPage } from '#core/book/cookSchema'
 import { CookRepository } from '#server/cooks/repository'
 import { openDatabase } from '#server/db/database'
 import { fillWithDemo } from './cooks'
@@ -13,7 +14,7 @@ afterAll(() => db.destroy())
 describe('the demo fills an empty Book once', () => {
   it('with finished evenings whose figures make sense, and leaves a used one alone', async () => {
     await fillWithDemo(db)
-    const { cooks } = await new CookRepository(db).list('')
+    const { cooks } = await new CookRepository(db).list(parseCookPage({}))
     expect(cooks.length).toBeGreaterThanOrEqual(4)
     for (const cook of cooks) {
       expect(cook.state).toBe('carved')
@@ -23,6 +24,6 @@ describe('the demo fills an empty Book once', () => {
       expect(cook.seen.pullS).toBeGreaterThan(180)
     }
     await fillWithDemo(db)
-    expect((await new CookRepository(db).list('')).cooks).toHaveLength(cooks.length)
+    expect((await new CookRepository(db).list(parseCookPage({}))).cooks).toHaveLength(cooks.length)
   })
 })

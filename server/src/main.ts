@@ -10,6 +10,7 @@ import { InvalidInputError } from '#core/input/problem'
 import { fillWithDemo } from '../../demo/cooks'
 import { stockLarder } from '../../demo/larder'
 import { createApp } from './app'
+import { CookRepository } from './cooks/repository'
 import { copyDaily } from './db/copies'
 import { openDatabase } from './db/database'
 import { lanOn } from './house/lan'
@@ -61,6 +62,8 @@ server.on('error', error => void db.destroy().finally(() => end(plainly(error, g
 server.on('listening', () => {
   const url = `http://${HOST}:${(server.address() as AddressInfo).port}`
   log.info(`Macellaio is ready at ${url}`)
+  // Before the first search, so that it need not wait for the Book to be read.
+  new CookRepository(db).catchUp().catch((error: unknown) => log.warn(`The Book cannot be searched: ${plainly(error, given)}`))
   void openTheLan().finally(() => {
     // Whoever started it as a part of something more.
     process.send?.({ ready: url })

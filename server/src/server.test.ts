@@ -7,7 +7,7 @@ import { join } from 'node:path'
 import pino from 'pino'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { plannedOf, type CookRecord } from '#core/book/record'
+import { plannedOf, type CookRecord, type CookSummary } from '#core/book/record'
 import { READY_KITS } from '#core/kit/kit'
 import { cutById } from '#core/meat/cuts'
 import type { Packet } from '#core/shop/larder'
@@ -25,7 +25,8 @@ let db: Knex
 let app: Express
 
 const planned = plannedOf(planOf(FIRST_REQUEST).plan, null, 210)
-const cook = (id: string, title = 'Strip'): object => ({ id, title, createdAt: 1_750_000_000_000, request: FIRST_REQUEST, planned })
+const MADE = 1_750_000_000_000
+const cook = (id: string, title = 'Strip'): object => ({ id, title, createdAt: MADE, request: FIRST_REQUEST, planned })
 const event = (id: string, at: number, rest: object): object => ({ id, at, entered: at, ...rest })
 
 beforeAll(async () => {
@@ -171,6 +172,53 @@ describe('it is found again', () => {
     const [{ createdAt }] = ((await request(app).get('/api/cooks')).body as { cooks: { createdAt: number }[] }).cooks
     expect(await titles(new Date(createdAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' }))).not.toEqual([])
     expect(await titles('qwertz')).toEqual([])
+  })
+
+  it('page by page to the end, each once, and sorted by any of its figures', async () => {
+    const many = Array.from({ length: 7 }, (_, i) => cook(`cook-page-${i}`, `Page ${i % 3}`))
+    for (const [i, one] of many.entries()) {
+      const target = { ...FIRST_REQUEST.target, coreC: 50 + ((5 * i) % 7) }
+      await request(app)
+        .post('/api/cooks')
+        .send({ ...one, createdAt: MADE - i * 1000, request: { ...FIRST_REQUEST, target } })
+        .expect(201)
+    }
+    const page = async (query: object): Promise<{ cooks: CookSummary[]; total: number }> =>
+      (await request(app).get('/api/cooks').query(query).expect(200)).body as { cooks: CookSummary[]; total: number }
+    const ids = async (query: object): Promise<string[]> => (await page(query)).cooks.map(c => c.id)
+    for (const query of [{}, { search: 'page' }, { sort: 'to', order: 'up' }, { sort: 'highest' }, { search: 'page', sort: 'board' }]) {
+      const { total, cooks: all } = await page(query)
+      const turned = []
+      for (let skip = 0; skip < total; skip += 3) turned.push(...(await ids({ ...query, skip, take: 3 })))
+      expect(turned, JSON.stringify(query)).toEqual(all.map(c => c.id))
+      expect(new Set(turned).size).toBe(total)
+    }
+    const targets = (await page({ search: 'page', sort: 'to', order: 'up' })).cooks.map(c => c.request.target.coreC)
+    expect(targets).toEqual([50, 51, 52, 53, 54, 55, 56])
+    const made = (await page({ order: 'up', sort: 'made' })).cooks.map(c => c.createdAt)
+    expect(made).toEqual([...made].sort((a, b) => a - b))
+    for (const wrong of ['take=0', 'take=9999', 'skip=-1', 'skip=1.5', 'sort=id;drop', 'order=sideways', 'take=x'])
+      await request(app).get(`/api/cooks?${wrong}`).expect(422)
+    for (const { id } of many) await request(app).delete(`/api/cooks/${id}`).expect(204)
+    expect((await page({ search: 'page' })).total).toBe(0)
+  })
+
+  it('by what it is called now, with or without its accents, and by its name alone where the rest cannot be read', async () => {
+    const found = async (search: string): Promise<string[]> => {
+      const { body } = await request(app).get('/api/cooks').query({ search }).expect(200)
+      const { cooks, unreadable } = body as { cooks: { id: string }[]; unreadable: { id: string }[] }
+      return [...cooks, ...unreadable].map(c => c.id)
+    }
+    await request(app).post('/api/cooks').send(cook('cook-name', 'For Zora')).expect(201)
+    expect(await found('zora')).toEqual(['cook-name'])
+    await request(app).put('/api/cooks/cook-name/title').send({ title: 'Für Ömer' }).expect(200)
+    expect(await found('zora')).toEqual([])
+    expect(await found('omer')).toEqual(['cook-name'])
+    expect(await found('ÖMER fur')).toEqual(['cook-name'])
+    await db('cooks').where({ id: 'cook-name' }).update({ request: '{ torn' })
+    expect(await found('ömer')).toEqual(['cook-name'])
+    await db('cooks').where({ id: 'cook-name' }).delete()
+    expect(await found('ömer')).toEqual([])
   })
 
   it('taken out and put back', async () => {

@@ -8,7 +8,7 @@ import { fromEarlier } from '#core/request/earlier'
 import { OVEN_LIMITS_C } from '#core/kit/oven'
 import type { InService } from '#core/session/inService'
 import type { PlanRequest } from '#core/request/request'
-import { epochMs, lineId, madeHere, within } from '#core/input/plainFields'
+import { epochMs, lineId, madeHere, optional, within } from '#core/input/plainFields'
 import { validate } from '#core/input/problem'
 import { plannedFromEarlier } from './earlier'
 import { parseRequest } from '#core/request/schema'
@@ -164,6 +164,38 @@ export function parseEvents(input: unknown): CookEvent[] {
 }
 
 const titleShape = yup.object({ title }).noUnknown().required()
+
+const COOK_SORTS = ['made', 'to', 'time', 'off', 'highest', 'board'] as const
+export type CookSort = (typeof COOK_SORTS)[number]
+const MOST_A_PAGE = 500
+const LONGEST_SEARCH = 200
+/** As it stands in an address: as letters. */
+const counted = (least: number, most: number): yup.NumberSchema<number | undefined> => {
+  const wrong = `This may be a whole number from ${least} to ${most}.`
+  return yup.number().typeError(wrong).integer(wrong).min(least, wrong).max(most, wrong)
+}
+const pageShape = yup
+  .object({
+    search: yup
+      .string()
+      .default('')
+      .transform((given: unknown) => (typeof given === 'string' ? given.slice(0, LONGEST_SEARCH) : '')),
+    skip: counted(0, 1e7).default(0),
+    take: counted(1, MOST_A_PAGE).default(100),
+    sort: optional(COOK_SORTS),
+    order: optional(['up', 'down'] as const).default('down')
+  })
+  .required()
+/** A page of the Book: what is looked for, by what it is sorted; the best first, or without any search the newest, where nothing is said. */
+export interface CookPage {
+  readonly search: string
+  readonly skip: number
+  readonly take: number
+  readonly sort?: CookSort | undefined
+  readonly order: 'up' | 'down'
+}
+/** @throws InvalidInputError */
+export const parseCookPage = (input: unknown): CookPage => validate(pageShape, input) as CookPage
 
 /** @throws InvalidInputError */
 export const parseTitle = (input: unknown): string => validate(titleShape, input).title

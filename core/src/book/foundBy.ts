@@ -8,7 +8,7 @@ const OUTCOME: Readonly<Record<string, string>> = { under: 'underdone', 'as want
 const LONG = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })
 const SHORT = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
 
-export function foundBy({ title, createdAt, request, outcome }: CookSummary): string {
+export function foundBy({ title, createdAt, request, outcome }: Pick<CookSummary, 'title' | 'createdAt' | 'request' | 'outcome'>): string {
   const cut = cutById(request.piece.cutId)
   const { doneness, crust, notes } = outcome
   return [

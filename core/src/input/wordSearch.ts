@@ -21,14 +21,14 @@ const UNSPACED = /^[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}ー]+$/u
 export const isUnspaced = (word: string): boolean => UNSPACED.test(word)
 
 /** Words; of a script without spaces each two letters that stand together. */
-const tokens = (text: string): string[] =>
+export const tokens = (text: string): string[] =>
   plain(text)
     .split(' ')
     .flatMap(word => (isUnspaced(word) && word.length > 1 ? pairs(word) : [word]))
 const pairs = (word: string): string[] => Array.from({ length: word.length - 1 }, (_, i) => word.slice(i, i + 2))
 
 /** Letters that may be wrong; two changed over are two. Short words must be right. */
-const slipsIn = (word: string): number | false => (word.length >= 6 ? 2 : word.length >= 4 ? 1 : false)
+export const slipsIn = (word: string): number | false => (word.length >= 6 ? 2 : word.length >= 4 ? 1 : false)
 
 export class WordSearch {
   private readonly index = new MiniSearch<{ readonly id: number; readonly text: string }>({ fields: ['text'], tokenize: tokens })

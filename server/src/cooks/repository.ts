@@ -2,15 +2,15 @@
  * Cooks and their events in the database. Every write is one transaction, and every
  * write may come twice: a client that lost its connection sends again.
  */
-import { foundBy } from '#core/book/foundBy'
-import { WordSearch } from '#core/input/wordSearch'
 import { group } from 'd3-array'
 import type { Knex } from 'knex'
 import { readableOf, UnreadableError } from '#server/db/readable'
 import type { CookEvent } from '#core/session/events'
 import type { InService } from '#core/session/inService'
 import { summaryOf, type CookRecord, type CookSummary, type Outcome } from '#core/book/record'
-import type { NewCook } from '#core/book/cookSchema'
+import type { CookPage, NewCook } from '#core/book/cookSchema'
+import { COOK_SORTS } from './sorts'
+import { CookWords } from './words'
 
 interface CookRow {
   id: string
@@ -42,7 +42,11 @@ interface EventRow {
 }
 
 export class CookRepository {
-  constructor(private readonly db: Knex) {}
+  private readonly words: CookWords
+
+  constructor(private readonly db: Knex) {
+    this.words = new CookWords(db)
+  }
 
   /** @returns whether it is new; the same cook sent again changes nothing */
   async add(cook: NewCook): Promise<boolean> {
@@ -138,13 +142,36 @@ export class CookRepository {
     return (await this.db('cooks').where({ id: cookId }).update({ removed_at: removedAt })) > 0
   }
 
-  /** @param search by what a cook can be found, misspelt or not; the best first, or without any the newest */
-  async list(search: string): Promise<{ cooks: CookSummary[]; unreadable: Unreadable[] }> {
-    const rows = await this.db<CookRow>('cooks').whereNull('removed_at').orderBy('created_at', 'desc').limit(500)
+  /** A page of the Book, and how many there are on all of them. What is looked for may be misspelt. */
+  async list({ search, skip, take, sort, order }: CookPage): Promise<CookPageFound> {
+    const match = search.trim() === '' ? null : await this.words.match(search)
+    if (match === null && search.trim() !== '') return { cooks: [], unreadable: [], total: 0 }
+    const { total, rows } =
+      match !== null && sort === undefined ? await this.best(match, skip, take) : await this.sorted(match, { skip, take, sort, order })
     const eventsOf = await eventsBy(this.db, rows)
-    const { read: all, unreadable } = readableOf(rows, row => summaryOf(recordOf(row, eventsOf(row.id))))
-    const cooks = search.trim() === '' ? all : new WordSearch(all.map(foundBy)).find(search).map(i => all[i])
-    return { cooks, unreadable: unreadable.map(({ id, title, created_at }) => ({ id, title, createdAt: created_at })) }
+    const { read: cooks, unreadable } = readableOf(rows, row => summaryOf(recordOf(row, eventsOf(row.id))))
+    return { cooks, unreadable: unreadable.map(({ id, title, created_at }) => ({ id, title, createdAt: created_at })), total }
+  }
+
+  private async best(match: string, skip: number, take: number): Promise<RowsFound> {
+    const { total, rows: numbers } = await this.words.page(match, skip, take)
+    const rows = await this.db<CookRow & { row: number }>('cooks').select('cooks.*', 'cooks.rowid as row').whereIn('cooks.rowid', numbers)
+    return { total, rows: rows.sort((a, b) => numbers.indexOf(a.row) - numbers.indexOf(b.row)) }
+  }
+
+  /** All one way, as the indices are; and no two pages share one. */
+  private async sorted(match: string | null, { skip, take, sort, order }: Omit<CookPage, 'search'>): Promise<RowsFound> {
+    const there = this.db<CookRow>('cooks').whereNull('removed_at')
+    if (match !== null) void there.join('temp.cook_words', 'cooks.rowid', 'cook_words.rowid').whereRaw('cook_words match ?', [match])
+    const [{ total }] = (await there.clone().count({ total: '*' })) as [{ total: number }]
+    const way = order === 'up' ? 'asc' : 'desc'
+    for (const by of new Set([COOK_SORTS[sort ?? 'made'], 'created_at', 'cooks.id'])) void there.orderByRaw(`${by} ${way}`)
+    return { total, rows: (await there.select('cooks.*').offset(skip).limit(take)) as CookRow[] }
+  }
+
+  /** Gets ready to be searched. */
+  catchUp(): Promise<void> {
+    return this.words.catchUp()
   }
 
   /** The newest finished cooks in which something was read, whole. @param most so many */
@@ -156,6 +183,17 @@ export class CookRepository {
       .limit(most)
     return withEvents(this.db, rows)
   }
+}
+
+interface RowsFound {
+  readonly total: number
+  readonly rows: readonly CookRow[]
+}
+
+interface CookPageFound {
+  readonly cooks: CookSummary[]
+  readonly unreadable: Unreadable[]
+  readonly total: number
 }
 
 /** A row that is kept and cannot be read. */

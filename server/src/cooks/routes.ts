@@ -3,7 +3,7 @@
  */
 import { Router, type Request } from 'express'
 import { MOST_COOKS } from '#core/book/lessons'
-import { parseEvents, parseNewCook, parseOutcome, parseTitle } from '#core/book/cookSchema'
+import { parseCookPage, parseEvents, parseNewCook, parseOutcome, parseTitle } from '#core/book/cookSchema'
 import type { Changes } from '#server/changes'
 import { HttpProblem } from '#server/problem'
 import type { CookRepository } from './repository'
@@ -13,11 +13,11 @@ export function cookRoutes(cooks: CookRepository, changes: Changes): Router {
   const told = async (id: string): Promise<void> => changes.tell(await cooks.serviceOf(id))
 
   routes.get('/', async (request, response) => {
-    const { search, service } = request.query
+    const { service } = request.query
     response.json(
       typeof service === 'string'
         ? { cooks: await cooks.ofService(service), unreadable: [] }
-        : await cooks.list(typeof search === 'string' ? search.slice(0, 200) : '')
+        : await cooks.list(parseCookPage(request.query))
     )
   })
 

@@ -4,6 +4,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, describe, expect, it } from 'vitest'
+import { parseCookPage } from '#core/book/cookSchema'
 import { plannedOf, type CookRecord } from '#core/book/record'
 import { planned as planOf } from '#core/plan/planned.fixture'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
@@ -32,7 +33,7 @@ describe('a Book from before every method had one request', () => {
   it('is opened, its cooks are there with their events and notes, by the same method and settings', async () => {
     const db = await openDatabase(before('before.sqlite'))
     const cooks = new CookRepository(db)
-    const { cooks: all } = await cooks.list('')
+    const { cooks: all } = await cooks.list(parseCookPage({}))
     expect(all.map(c => c.id).sort()).toEqual(['cook-grill', 'cook-oven', 'cook-own-scale', 'cook-pan-edge', 'cook-pot'])
     const find = async (id: string): Promise<CookRecord> => (await cooks.find(id))!
     const edge = await find('cook-pan-edge')
@@ -62,7 +63,7 @@ describe('a Book from before every method had one request', () => {
   it('every cook of it can be gone on with: its request is one, and its forecast is of numbers', async () => {
     const db = await openDatabase(before('on.sqlite'))
     const cooks = new CookRepository(db)
-    for (const { id } of (await cooks.list('')).cooks) {
+    for (const { id } of (await cooks.list(parseCookPage({}))).cooks) {
       const { request, events, planned: was } = (await cooks.find(id))!
       expect(parseRequest(JSON.parse(JSON.stringify(request)))).toEqual(request)
       const { laidAt, readings } = progressOf(events)

@@ -17,6 +17,7 @@ import * as ninth from './migrations/0009_pieces'
 import * as tenth from './migrations/0010_devices'
 import * as eleventh from './migrations/0011_recipes'
 import * as twelfth from './migrations/0012_turned_down'
+import * as thirteenth from './migrations/0013_sorted'
 
 const MIGRATIONS: Record<string, Knex.Migration> = {
   '0001_cooks': first,
@@ -30,7 +31,8 @@ const MIGRATIONS: Record<string, Knex.Migration> = {
   '0009_pieces': ninth,
   '0010_devices': tenth,
   '0011_recipes': eleventh,
-  '0012_turned_down': twelfth
+  '0012_turned_down': twelfth,
+  '0013_sorted': thirteenth
 }
 
 /** Migrations are imported, not searched for on disk, so that they also run when bundled. */

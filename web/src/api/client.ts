@@ -1,7 +1,7 @@
 /** The server's interface, with its problem details turned into errors that say what is wrong. */
 import type { CookRecord, CookSummary, Outcome } from '#core/book/record'
 import type { CookEvent } from '#core/session/events'
-import type { NewCook } from '#core/book/cookSchema'
+import type { CookPage, NewCook } from '#core/book/cookSchema'
 import type { Everything, TakenIn } from '#core/formats/everythingSchema'
 import type { Claim, House } from '#core/formats/houseSchema'
 import type { PrintedSheet } from '#core/formats/sheetSchema'
@@ -54,6 +54,14 @@ async function ask<T>(method: string, path: string, body?: unknown): Promise<T> 
   return answer as T
 }
 
+export interface BookPage {
+  readonly cooks: CookSummary[]
+  /** On this page: kept, and not to be read any more. */
+  readonly unreadable: readonly { readonly id: string; readonly title: string; readonly createdAt: number }[]
+  /** On all pages. */
+  readonly total: number
+}
+
 const cookPath = (id: string): string => `/cooks/${encodeURIComponent(id)}`
 
 async function askPdf(path: string, body: unknown): Promise<Blob> {
@@ -103,8 +111,8 @@ export const api = {
   putKit: (kit: Kit): Promise<{ kit: Kit }> => ask('PUT', '/kit', kit),
   sheetPdf: (sheet: PrintedSheet): Promise<Blob> => askPdf('/print/call-sheet', sheet),
   orderPdf: (order: Order, units: UnitSystem): Promise<Blob> => askPdf('/print/order-slip', { order, units }),
-  cooks: (search: string): Promise<{ cooks: CookSummary[]; unreadable?: readonly { id: string; title: string; createdAt: number }[] }> =>
-    ask('GET', `/cooks?search=${encodeURIComponent(search)}`),
+  cooks: ({ search, skip, take, sort, order }: CookPage): Promise<BookPage> =>
+    ask('GET', `/cooks?${new URLSearchParams({ search, skip: String(skip), take: String(take), order, ...(sort ? { sort } : {}) })}`),
   cooksOf: (service: string): Promise<{ cooks: CookSummary[] }> => ask('GET', `/cooks?service=${encodeURIComponent(service)}`),
   rename: (id: string, title: string): Promise<CookRecord> => ask('PUT', `${cookPath(id)}/title`, { title }),
   readCooks: (): Promise<{ cooks: CookRecord[] }> => ask('GET', '/cooks/read'),

@@ -3,41 +3,64 @@
 import { momentWritten } from '../../ui/moments'
 import NothingHere from '../../ui/NothingHere.vue'
 import { Button as AButton, Input as AInput, Skeleton as ASkeleton, Table as ATable } from 'ant-design-vue'
-import { useDebounceFn } from '@vueuse/core'
+import { watchDebounced } from '@vueuse/core'
 import dayjs from 'dayjs'
-import { onMounted, onUpdated, ref, shallowRef, useTemplateRef } from 'vue'
+import type { SorterResult, TablePaginationConfig } from 'ant-design-vue/es/table/interface'
+import { computed, onMounted, onUpdated, ref, shallowRef, useTemplateRef } from 'vue'
 import { RouterLink } from 'vue-router'
+import type { CookPage, CookSort } from '#core/book/cookSchema'
 import type { CookSummary } from '#core/book/record'
 import type { CookState } from '#core/session/progress'
 import { cutById } from '#core/meat/cuts'
 import { pieceName } from '#core/meat/piece'
 import { showDuration, showLength, showTemperature, shownText } from '#core/quantity/format'
-import { api } from '../../api/client'
+import { api, type BookPage } from '../../api/client'
 import { useUnits } from '../../stores/units'
 import LessonBoard from './LessonBoard.vue'
 import SaveEverything from './SaveEverything.vue'
 
 const units = useUnits()
+const A_PAGE = 25
 const search = ref('')
-const cooks = ref<readonly CookSummary[] | null>(null)
+const page = ref(1)
+const sorted = shallowRef<Pick<CookPage, 'sort' | 'order'>>({ order: 'down' })
+const found = shallowRef<BookPage | null>(null)
+const cooks = computed(() => found.value?.cooks ?? null)
+/** Whether a page is being turned to. */
+const turning = ref(false)
 const trouble = ref<string | null>(null)
 let asked = 0
 
-/** Kept, and not to be read any more. */
-const unreadable = shallowRef<readonly { readonly id: string; readonly title: string; readonly createdAt: number }[]>([])
 async function load(): Promise<void> {
   const mine = ++asked
+  turning.value = true
   try {
-    const found = await api.cooks(search.value)
+    const answer = await api.cooks({ search: search.value, skip: (page.value - 1) * A_PAGE, take: A_PAGE, ...sorted.value })
     if (mine !== asked) return
-    cooks.value = found.cooks
-    unreadable.value = found.unreadable ?? []
+    found.value = answer
     trouble.value = null
   } catch (error) {
     if (mine === asked) trouble.value = error instanceof Error ? error.message : String(error)
+  } finally {
+    if (mine === asked) turning.value = false
   }
 }
-const later = useDebounceFn(load, 200)
+function first(): void {
+  page.value = 1
+  void load()
+}
+watchDebounced(search, first, { debounce: 200 })
+/** Another page, or sorted otherwise, and then from the first. */
+function turn({ current = 1 }: TablePaginationConfig, _: unknown, by: SorterResult | SorterResult[]): void {
+  const { columnKey, order } = Array.isArray(by) ? by[0] : by
+  const next = order
+    ? { sort: columnKey as CookSort, order: order === 'ascend' ? ('up' as const) : ('down' as const) }
+    : { order: 'down' as const }
+  const same = next.sort === sorted.value.sort && next.order === sorted.value.order
+  sorted.value = next
+  page.value = same ? current : 1
+  void load()
+}
 onMounted(load)
 /** What is there to be seen alone has no name to be read. */
 const book = useTemplateRef<HTMLElement>('book')
@@ -65,22 +88,22 @@ function verdict(c: CookSummary): string {
 }
 
 interface Column {
-  readonly key: string
+  readonly key: CookSort
   readonly title: string
   /** What the two figures are. */
   readonly of?: string
   readonly align?: 'right'
   readonly says?: (c: CookSummary) => string
-  readonly sorter: (a: CookSummary, b: CookSummary) => number
+  readonly sorter: true
 }
 const COLUMNS: Column[] = [
-  { key: 'cook', title: 'Cook', sorter: (a, b) => a.createdAt - b.createdAt },
+  { key: 'made', title: 'Cook', sorter: true },
   {
     key: 'to',
     title: 'To',
     align: 'right',
     says: c => degrees(c.request.target.coreC),
-    sorter: (a, b) => a.request.target.coreC - b.request.target.coreC
+    sorter: true
   },
   {
     key: 'time',
@@ -88,7 +111,7 @@ const COLUMNS: Column[] = [
     of: 'planned · seen',
     align: 'right',
     says: c => `${duration(c.planned.pullS)} · ${duration(c.seen.pullS)}`,
-    sorter: (a, b) => a.planned.pullS - b.planned.pullS
+    sorter: true
   },
   {
     key: 'off',
@@ -96,7 +119,7 @@ const COLUMNS: Column[] = [
     of: 'planned · read',
     align: 'right',
     says: c => `${degrees(c.planned.pullC)} · ${degrees(c.seen.pullC)}`,
-    sorter: (a, b) => a.planned.pullC - b.planned.pullC
+    sorter: true
   },
   {
     key: 'highest',
@@ -104,9 +127,9 @@ const COLUMNS: Column[] = [
     of: 'planned · read',
     align: 'right',
     says: c => `${degrees(c.planned.peakC)} · ${degrees(c.seen.highestC)}`,
-    sorter: (a, b) => a.planned.peakC - b.planned.peakC
+    sorter: true
   },
-  { key: 'board', title: 'On the board', says: verdict, sorter: (a, b) => verdict(a).localeCompare(verdict(b)) }
+  { key: 'board', title: 'On the board', says: verdict, sorter: true }
 ]
 /** Two at most: the third takes the place of the first. */
 const chosen = ref<string[]>([])
@@ -125,13 +148,12 @@ const ofColumn = (key: unknown): Column | undefined => COLUMNS.find(c => c.key =
         allow-clear
         placeholder="A cut, a name, a word of the notes"
         aria-label="Search the book"
-        @update:value="later"
       />
     </div>
-    <p v-if="unreadable.length > 0" class="trouble" role="alert">
-      {{ new Intl.ListFormat('en').format(unreadable.map(u => `“${u.title}”`)) }} cannot be read any more. What is there of
-      {{ unreadable.length === 1 ? 'it' : 'them' }} is kept; a copy of an earlier day may have
-      {{ unreadable.length === 1 ? 'it' : 'them' }} whole.
+    <p v-if="found && found.unreadable.length > 0" class="trouble" role="alert">
+      {{ new Intl.ListFormat('en').format(found.unreadable.map(u => `“${u.title}”`)) }} cannot be read any more. What is there of
+      {{ found.unreadable.length === 1 ? 'it' : 'them' }} is kept; a copy of an earlier day may have
+      {{ found.unreadable.length === 1 ? 'it' : 'them' }} whole.
     </p>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }} <a-button @click="load">Try again</a-button></p>
     <a-skeleton v-else-if="cooks === null" active :title="false" :paragraph="{ rows: 6 }" aria-label="Opening the book" role="status" />
@@ -146,9 +168,19 @@ const ofColumn = (key: unknown): Column | undefined => COLUMNS.find(c => c.key =
       row-key="id"
       :columns="COLUMNS"
       :data-source="[...cooks]"
-      :pagination="{ pageSize: 25, hideOnSinglePage: true, showSizeChanger: false }"
+      :loading="{ spinning: turning, delay: 300 }"
+      :pagination="{
+        current: page,
+        pageSize: A_PAGE,
+        total: found?.total ?? 0,
+        hideOnSinglePage: true,
+        showSizeChanger: false,
+        showTotal: many => `${many.toLocaleString('en')} cooks`
+      }"
       :scroll="{}"
       :row-selection="{ selectedRowKeys: chosen, onChange: choose, hideSelectAll: true, getCheckboxProps: nameBox }"
+      :show-sorter-tooltip="false"
+      @change="turn"
     >
       <template #headerCell="{ column }">
         <span>{{ column.title }}</span>
@@ -157,7 +189,7 @@ const ofColumn = (key: unknown): Column | undefined => COLUMNS.find(c => c.key =
         >
       </template>
       <template #bodyCell="{ column, record: c }">
-        <template v-if="column.key === 'cook'">
+        <template v-if="column.key === 'made'">
           <router-link :to="`/book/${c.id}`" class="title">{{ c.title }}</router-link>
           <span class="quiet"
             >{{ dayjs(c.createdAt).format(momentWritten) }} · {{ nameOf(c as CookSummary) }},
