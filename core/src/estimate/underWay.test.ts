@@ -7,7 +7,8 @@ import { valueAt } from '#core/heat/history'
 import { toppedUp, type Settings } from '#core/method/dials'
 import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
 import { asked, planned } from '#core/plan/planned.fixture'
-import { asPlanned as donePlanned, onTheHeat, turnedEvery } from './done.fixture'
+import { asPlanned as donePlanned } from './asPlanned'
+import { onTheHeat, turnedEvery } from './done.fixture'
 import { assimilateUnderWay, planUnderWay, type Happened, type Spent, type UnderWay } from './underWay'
 
 const TARGET = 54

@@ -72,6 +72,11 @@ export class CrustVapour {
     this.cell = cell
     this.area = axis.area[side === 0 ? cell : cell + 1]
     this.gather(dt, rate, material, temperature, water)
+    // Expected to be wet by the middle of the step, but now it has nothing to give, and what lies beneath boils.
+    if (this.rate <= 0) {
+      this.cell = -1
+      return
+    }
     const alone = this.count === 1 && this.shares[0] === 1
     this.slope = alone ? ((1 - gone) * open * SATURATED_SLOPE.at(T) * activity) / resistance : 0
     this.latent = latentHeat(T)
@@ -104,7 +109,7 @@ export class CrustVapour {
     }
     this.count = count
     this.rate = rate - left
-    for (let k = 0; k < count; k++) shares[k] *= rate / this.rate
+    if (this.rate > 0) for (let k = 0; k < count; k++) shares[k] *= rate / this.rate
   }
 
   /** kg/m² each second at a temperature of the first cell. */

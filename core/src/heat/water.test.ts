@@ -136,6 +136,14 @@ describe('vapour through a dry crust', () => {
     expect(Array.from({ length: found.count }, (_, k) => found.share(k)).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9)
   })
 
+  it('gives nothing where the first wet cell is expected to be wet, is dry yet, and what lies beneath boils', () => {
+    const found = crust()
+    const empty = water.map((w, i) => (i === CRUST ? 0 : w))
+    const boiling = temperature.map((T, i) => (i > CRUST ? 103 : T))
+    found.look(30, air, material, share, boiling, empty)
+    expect(found.cell).toBe(-1)
+  })
+
   it('does not pass an outermost cell that gives as much itself: the air takes no more than a wet face’s worth', () => {
     const found = crust()
     const cool = temperature.map((T, i) => (i < CRUST ? 70 : T))

@@ -7,7 +7,8 @@ import { nextAction } from '#core/session/nextAction'
 import { progressOf } from '#core/session/progress'
 import { preheatsOf } from '#core/session/warmUp'
 import type { CookEvent } from '#core/session/events'
-import { asPlanned, onTheHeat, turnedEvery } from '#core/estimate/done.fixture'
+import { asPlanned } from '#core/estimate/asPlanned'
+import { onTheHeat, turnedEvery } from '#core/estimate/done.fixture'
 import type { Observation } from '#core/estimate/prior'
 
 const strip = planned(asked('pan sear', { turning: 'once' }, { thicknessMm: 38, weightG: 430, lengthMm: 160, widthMm: 85 }))
