@@ -25,6 +25,18 @@ const server = spawn(process.execPath, ['dist/server/main.js', ...flags], {
     MACELLAIO_DB: process.env.MACELLAIO_DB ?? join(ROOT, '.data', demo ? 'demo.sqlite' : 'macellaio.sqlite')
   }
 })
-server.on('exit', code => process.exit(code ?? 0))
+let thermometer = null
+server.on('exit', code => {
+  thermometer?.kill()
+  process.exit(code ?? 0)
+})
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
-server.on('message', ({ ready }) => console.log(`\n  Macellaio is ready: ${ready}\n  Stop it with Ctrl+C.\n`))
+server.on('message', ({ ready }) => {
+  console.log(`\n  Macellaio is ready: ${ready}\n  Stop it with Ctrl+C.\n`)
+  // The demo's kitchen has a thermometer that speaks for itself; in the cook's own there is one if he has one.
+  if (demo)
+    thermometer = spawn(process.execPath, ['--import', 'tsx', 'scripts/thermometer.ts', '--url', ready, '--name', 'Galley probe'], {
+      cwd: ROOT,
+      stdio: 'ignore'
+    })
+})

@@ -24,6 +24,8 @@ import { KitRepository } from './kit/repository'
 import { kitRoutes } from './kit/routes'
 import { PacketRepository } from './packets/repository'
 import { packetRoutes } from './packets/routes'
+import { Probes } from './probes/probes'
+import { probeRoutes } from './probes/routes'
 import { printRoutes } from './print/routes'
 import { RecipeRepository } from './recipes/repository'
 import { recipeRoutes } from './recipes/routes'
@@ -108,6 +110,7 @@ export function createApp({ db, log, pages, lan = null, requestsAMinute = REQUES
   api.use('/services', serviceRoutes(new ServiceRepository(db), cooks, changes))
   api.use('/recipes', recipeRoutes(new RecipeRepository(db), changes))
   api.use('/everything', everythingRoutes(new EverythingRepository(db), changes))
+  api.use('/probes', probeRoutes(new Probes(db, cooks), cooks, changes))
   api.use('/print', printRoutes())
   api.use(notFound)
   app.use('/api', api)

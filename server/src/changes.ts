@@ -1,11 +1,13 @@
 /** Who wants to know that something of a service has changed is told so, within this one process. */
-import type { RequestHandler } from 'express'
+import type { RequestHandler, Response } from 'express'
+import type { Probe } from '#core/session/probes'
 
 /** A line now and then keeps what lies between from closing the way. */
 const STILL_HERE_MS = 20_000
 
 export class Changes {
   private readonly listeners = new Map<string, Set<() => void>>()
+  private readonly toProbes = new Set<(probe: Probe) => void>()
 
   /** @returns to stop listening */
   listen(service: string, told: () => void): () => void {
@@ -26,21 +28,50 @@ export class Changes {
     for (const those of this.listeners.values()) for (const told of those) told()
   }
 
-  /** Server-sent events: one for each change, without saying what; who hears it asks. */
+  /** A thermometer has said something: every screen may show it. */
+  tellProbe(probe: Probe): void {
+    for (const told of this.toProbes) told(probe)
+  }
+
+  /**
+   * Server-sent events: one for each change, without saying what; who hears it asks. What thermometers say comes along,
+   * whole: a browser lets a page have few streams.
+   */
   readonly stream: RequestHandler<{ id: string }> = (request, response) => {
-    response.writeHead(200, {
-      'Content-Type': 'text/event-stream',
-      // Compressed it would wait to be worth it.
-      'Cache-Control': 'no-store, no-transform',
-      Connection: 'keep-alive'
-    })
-    const write = (): void => void response.write('event: changed\ndata: {}\n\n')
-    response.write('retry: 1000\n\n')
-    const leave = this.listen(request.params.id, write)
-    const beat = setInterval(() => response.write(': here\n\n'), STILL_HERE_MS)
+    const write = streamTo(response)
+    const leave = this.listen(request.params.id, () => write('changed', {}))
+    const silence = this.listenToProbes(probe => write('probe', probe))
     request.on('close', () => {
-      clearInterval(beat)
       leave()
+      silence()
     })
   }
+
+  /** For another program: what thermometers say, and nothing else. */
+  readonly probeStream: RequestHandler = (request, response) => {
+    const write = streamTo(response)
+    request.on(
+      'close',
+      this.listenToProbes(probe => write('probe', probe))
+    )
+  }
+
+  private listenToProbes(told: (probe: Probe) => void): () => void {
+    this.toProbes.add(told)
+    return () => void this.toProbes.delete(told)
+  }
+}
+
+/** @returns writes one event */
+function streamTo(response: Response): (event: string, data: object) => void {
+  response.writeHead(200, {
+    'Content-Type': 'text/event-stream',
+    // Compressed it would wait to be worth it.
+    'Cache-Control': 'no-store, no-transform',
+    Connection: 'keep-alive'
+  })
+  response.write('retry: 1000\n\n')
+  const beat = setInterval(() => response.write(': here\n\n'), STILL_HERE_MS)
+  response.on('close', () => clearInterval(beat))
+  return (event, data) => void response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`)
 }

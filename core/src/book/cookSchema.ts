@@ -63,6 +63,12 @@ const eventShape = yup
       then: () => readingSchema,
       otherwise: s => s.test('none', 'Only a reading has one.', v => v === undefined)
     }),
+    probe: yup
+      .string()
+      .strict()
+      .optional()
+      .max(40, 'At most 40 letters.')
+      .when('kind', { is: 'reading', otherwise: s => s.test('none', 'Only a reading has one.', v => v === undefined) }),
     seconds: yup.number().when('kind', {
       is: 'delayed',
       then: () => figure.min(DELAY_LIMITS_S[0], 'A minute at least.').max(DELAY_LIMITS_S[1], 'Three hours at most.'),

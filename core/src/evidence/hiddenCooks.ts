@@ -23,8 +23,8 @@ import { plan as planFor } from '#core/usecase/plan'
 const READ_EVERY = 180
 const READ_FROM = 0.5
 /** s that a thermometer is behind, and K by which one is off from the other; common practice, no source. */
-const LAG = 4
-const OFFSET_SD = 0.3
+export const LAG = 4
+export const OFFSET_SD = 0.3
 
 export interface HiddenCook {
   readonly kind: MethodKind
@@ -36,16 +36,16 @@ export interface HiddenCook {
   readonly readings: number
 }
 
-interface Kitchen<S extends Resting> {
+export interface TrueKitchen<S extends Resting> {
   readonly method: Method<S>
   readonly setup: Setup<S>
   readonly target: number
 }
 
 /** What the true piece did until it was taken off, and in its rest. */
-function truly<S extends Resting>({ method, setup, target }: Kitchen<S>, past: readonly Spent[]): Run {
+export function truly<S extends Resting>({ method, setup, target }: TrueKitchen<S>, past: readonly Spent[], atLeast = 0): Run {
   const trial = trialOfPast(method, setup, target, past)
-  return run(method.subject(setup, 'fine'), trial.stages(setup, trial.free), { every: 4, fieldEvery: null, untilPastPeakBy: 0.5 })
+  return run(method.subject(setup, 'fine'), trial.stages(setup, trial.free), { every: 4, fieldEvery: null, untilPastPeakBy: 0.5, atLeast })
 }
 const secondsOf = (past: readonly Spent[]): number => past.reduce((sum, s) => sum + s.seconds, 0)
 

@@ -10,7 +10,12 @@ export type CookEvent = {
   readonly entered: number
 } & (
   | { readonly kind: 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'lifted' | 'returned' | 'pulled' | 'carved' }
-  | { readonly kind: 'reading'; readonly coreC: number }
+  | {
+      readonly kind: 'reading'
+      readonly coreC: number
+      /** Which thermometer said so by itself; left out where it was typed. */
+      readonly probe?: string
+    }
   /** The table is later than it was to be: what is not in yet goes in so much later, what is in rests so much longer. */
   | {
       readonly kind: 'delayed'
@@ -73,9 +78,9 @@ export function standing(events: readonly CookEvent[]): CookEvent[] {
 const echoes = (first: CookEvent, then: CookEvent): boolean =>
   then.kind === first.kind && first.kind !== 'reading' && first.kind !== 'delayed' && then.at - first.at < ECHO_MS
 
-/** What undo would take back: the last thing entered that still stands. */
+/** What undo would take back: the last thing that a hand entered and that still stands. */
 export function undoable(events: readonly CookEvent[]): CookEvent | null {
   const stand = new Set(standing(events).map(e => e.id))
-  for (let i = events.length - 1; i >= 0; i--) if (stand.has(events[i].id)) return events[i]
+  for (let i = events.length - 1; i >= 0; i--) if (stand.has(events[i].id) && !('probe' in events[i])) return events[i]
   return null
 }

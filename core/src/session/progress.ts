@@ -12,6 +12,8 @@ export interface Reading {
   /** s since the piece was laid in. */
   readonly time: number
   readonly coreC: number
+  /** Which thermometer said so by itself. */
+  readonly probe?: string
 }
 
 export interface Progress {
@@ -84,7 +86,11 @@ export function progressOf(events: readonly CookEvent[]): Progress {
       rest: late((at, held) => laidAt !== null && at >= laidAt && !held),
       held: late((at, held) => laidAt !== null && at >= laidAt && held)
     },
-    readings: stand.flatMap(e => (e.kind === 'reading' && laidAt !== null ? [{ time: (e.at - laidAt) / 1000, coreC: e.coreC }] : []))
+    readings: stand.flatMap(e =>
+      e.kind === 'reading' && laidAt !== null
+        ? [{ time: (e.at - laidAt) / 1000, coreC: e.coreC, ...(e.probe === undefined ? {} : { probe: e.probe }) }]
+        : []
+    )
   }
 }
 

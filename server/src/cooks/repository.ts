@@ -39,6 +39,7 @@ interface EventRow {
   /** 1 for kept warm meanwhile. */
   held: number | null
   oven_c: number | null
+  probe: string | null
 }
 
 export class CookRepository {
@@ -89,6 +90,7 @@ export class CookRepository {
           at: event.at,
           entered: event.entered,
           core_c: event.kind === 'reading' ? event.coreC : null,
+          probe: event.kind === 'reading' ? (event.probe ?? null) : null,
           undoes: event.kind === 'undone' ? event.undoes : null,
           seconds: event.kind === 'delayed' ? event.seconds : null,
           held: event.kind === 'delayed' && event.held === true ? 1 : null,
@@ -252,7 +254,8 @@ function serviceOf({ service_id: id, after_cook: cookId, after_s: seconds, calle
 
 function eventOf(row: EventRow): CookEvent {
   const { id, at, entered } = row
-  if (row.kind === 'reading') return { id, at, entered, kind: 'reading', coreC: row.core_c ?? NaN }
+  if (row.kind === 'reading')
+    return { id, at, entered, kind: 'reading', coreC: row.core_c ?? NaN, ...(row.probe === null ? {} : { probe: row.probe }) }
   if (row.kind === 'delayed')
     return {
       id,

@@ -18,6 +18,7 @@ import * as tenth from './migrations/0010_devices'
 import * as eleventh from './migrations/0011_recipes'
 import * as twelfth from './migrations/0012_turned_down'
 import * as thirteenth from './migrations/0013_sorted'
+import * as fourteenth from './migrations/0014_probes'
 
 const MIGRATIONS: Record<string, Knex.Migration> = {
   '0001_cooks': first,
@@ -32,7 +33,8 @@ const MIGRATIONS: Record<string, Knex.Migration> = {
   '0010_devices': tenth,
   '0011_recipes': eleventh,
   '0012_turned_down': twelfth,
-  '0013_sorted': thirteenth
+  '0013_sorted': thirteenth,
+  '0014_probes': fourteenth
 }
 
 /** Migrations are imported, not searched for on disk, so that they also run when bundled. */

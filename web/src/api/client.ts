@@ -1,6 +1,7 @@
 /** The server's interface, with its problem details turned into errors that say what is wrong. */
 import type { CookRecord, CookSummary, Outcome } from '#core/book/record'
 import type { CookEvent } from '#core/session/events'
+import type { Probe, Tip } from '#core/session/probes'
 import type { CookPage, NewCook } from '#core/book/cookSchema'
 import type { Everything, TakenIn } from '#core/formats/everythingSchema'
 import type { Claim, House } from '#core/formats/houseSchema'
@@ -107,6 +108,10 @@ export const api = {
   takeIn: (part: Partial<Everything>): Promise<TakenIn> => ask('POST', '/everything', part),
   recipes: (): Promise<{ recipes: Recipe[] }> => ask('GET', '/recipes'),
   putRecipe: (recipe: Recipe): Promise<Recipe> => ask('PUT', `/recipes/${encodeURIComponent(recipe.id)}`, recipe),
+  probes: (): Promise<{ probes: Probe[] }> => ask('GET', '/probes'),
+  placeProbe: (id: string, cook: string | null, tip: Tip): Promise<Probe> =>
+    ask('PUT', `/probes/${encodeURIComponent(id)}/place`, { cook, tip }),
+  forgetProbe: (id: string): Promise<void> => ask('DELETE', `/probes/${encodeURIComponent(id)}`),
   kit: (): Promise<{ kit: Kit | null }> => ask('GET', '/kit'),
   putKit: (kit: Kit): Promise<{ kit: Kit }> => ask('PUT', '/kit', kit),
   sheetPdf: (sheet: PrintedSheet): Promise<Blob> => askPdf('/print/call-sheet', sheet),

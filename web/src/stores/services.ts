@@ -13,6 +13,7 @@ import { useDraft } from './draft'
 import { kept } from './kept'
 import { outbox } from './outbox'
 import { usePass } from './pass'
+import { useProbes } from './probes'
 import { useRecipes } from './recipes'
 
 interface Letter {
@@ -37,6 +38,7 @@ export const useServices = defineStore('services', () => {
   const draft = useDraft()
   const cook = useCook()
   const recipes = useRecipes()
+  const probes = useProbes()
   const { letters, offline, refused, post, send } = outbox<Letter>(
     'macellaio.services.unsent',
     ({ service, event }) => api.tellService(service, [event]),
@@ -202,6 +204,8 @@ export const useServices = defineStore('services', () => {
     stream = null
     if (id === null || typeof EventSource === 'undefined') return
     stream = api.changesOf(id)
+    stream.addEventListener('open', () => void probes.load())
+    stream.addEventListener('probe', ({ data }: MessageEvent<string>) => probes.hear(data))
     for (const kind of ['open', 'changed']) {
       stream.addEventListener(kind, () => {
         void ask()

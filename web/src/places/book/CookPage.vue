@@ -160,7 +160,7 @@ const log = computed(() => {
         e.kind === 'delayed'
           ? `The table is ${shownText(showDuration(e.seconds))} later${e.held === true ? ', kept warm' : ''}${e.ovenC === undefined ? '' : `, its oven turned to ${degrees(e.ovenC)}`}`
           : e.kind === 'reading'
-            ? `Read ${shownText(showTemperature(e.coreC, units.system, 1))}`
+            ? `Read ${shownText(showTemperature(e.coreC, units.system, 1))}${e.probe === undefined ? '' : ` by ${e.probe}`}`
             : (where(e) ?? WORDS[e.kind] ?? e.kind),
       late: entered > 3 ? `written down ${showClock(entered)} later` : ''
     }

@@ -14,6 +14,7 @@ import SectionDrawing from '../../section/SectionDrawing.vue'
 import { useKit } from '../../stores/kit'
 import { useUnits } from '../../stores/units'
 import { sectionOf } from '../fire/sectionOf'
+import StoveProbes from './StoveProbes.vue'
 import { useAgainst } from './useAgainst'
 import type { Heard } from '#core/usecase/forecast'
 
@@ -142,6 +143,7 @@ const ahead = computed(() => {
         <circle v-for="r in progress?.readings ?? []" :key="r.time" class="read" :cx="x(r.time)" :cy="y(r.coreC)" r="5" />
       </svg>
     </div>
+    <stove-probes />
   </aside>
 </template>
 

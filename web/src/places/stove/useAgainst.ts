@@ -43,15 +43,17 @@ export function useAgainst(given: () => Given): ComputedRef<string> {
   const against = computed(() => {
     const { heard, forecast, reckoning } = given()
     if (!last.value || !forecast) return ''
-    const read = `You read ${exactly(kit.shows(last.value.coreC))} at ${showClock(last.value.time)}`
-    const { time } = last.value
+    const { time, probe } = last.value
+    // One that speaks for itself is put right where it speaks.
+    const shows = probe === undefined ? kit.shows : (c: number): number => c
+    const read = `${probe ?? 'You'} read ${exactly(shows(last.value.coreC))} at ${showClock(time)}`
     if (reckoning) return `${read}.`
     const expected = valueAt(forecast.history.time, forecast.history.probe, time)
     if (heard?.impossible.some(r => r.time === time))
       return `${read}: no middle of a piece is ${last.value.coreC < expected ? 'colder than it went in' : 'as hot as boiling water'}. Probe again, from the side, into the middle.`
     if (heard?.rejected.some(r => r.time === time)) {
       const done = last.value.coreC >= forecast.pull.probe ? ' If it does, it is done: take it off.' : ''
-      return `${read}, where ${exactly(kit.shows(expected))} was to be expected. Read once more, in the middle: if that agrees, the forecast goes by it.${done}`
+      return `${read}, where ${exactly(shows(expected))} was to be expected. Read once more, in the middle: if that agrees, the forecast goes by it.${done}`
     }
     if (heard?.expectedC == null) {
       return `${read}: ${offText(last.value.coreC - expected)}.`
@@ -59,7 +61,7 @@ export function useAgainst(given: () => Given): ComputedRef<string> {
     const moved = forecast.pull.time - given().record.planned.pullS
     const later =
       state.value !== 'on the heat' && state.value !== 'lifted'
-        ? ` It peaks at ${exactly(kit.shows(forecast.peak.probe))}.`
+        ? ` It peaks at ${exactly(shows(forecast.peak.probe))}.`
         : Math.abs(moved) < 20
           ? ' The time stays as it was.'
           : ` Off the heat ${shownText(showDuration(Math.abs(moved)))} ${moved > 0 ? 'later' : 'sooner'} than planned.`
