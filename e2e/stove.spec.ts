@@ -130,6 +130,33 @@ test('a probe reading moves what is to come; one that cannot be is told, not bel
   await expect(page.locator('.against')).toContainText('no middle of a piece is as hot as boiling water', { timeout: 20_000 })
 })
 
+test('a thermometer that speaks for itself is put into a piece and heard', async ({ page, request }) => {
+  const say = async (celsius: number): Promise<void> => {
+    const answer = await request.post(`${app.url}/api/probes/grey/readings`, { data: { name: 'Grey probe', readings: [{ celsius }] } })
+    expect(answer.status()).toBe(202)
+  }
+  await page.goto(`${app.url}/fire`)
+  await expect(page.getByLabel('Call sheet', { exact: true }).locator('ul[aria-busy]')).toHaveAttribute('aria-busy', 'false')
+  await page.getByRole('button', { name: 'Light the stove' }).click()
+  await expect(page.getByRole('heading', { name: 'Light the ring' })).toBeVisible()
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('heading', { name: /Lay the strip steak/ })).toBeVisible()
+  await page.keyboard.press('Space')
+  await expect(page.getByText(/Turn 1 of/)).toBeVisible()
+  await expect(async () => {
+    await say(21.4)
+    await expect(page.getByLabel('Thermometers').getByText('21.4 °C')).toBeVisible({ timeout: 1500 })
+  }).toPass()
+  await pick(page.getByLabel('Where Grey probe is'), /in Strip steak/)
+  await page.waitForTimeout(50)
+  await say(9.5)
+  await say(9.6)
+  await expect(page.locator('.against')).toContainText(/Grey probe read 9\.6\s°C/)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  // Taken back is what a hand has said, not what the thermometer did.
+  await expect(page.getByRole('heading', { name: /Lay the strip steak/ })).toBeVisible()
+})
+
 test('the fat edge is called when its turn comes', async ({ page }) => {
   await page.clock.install()
   await page.goto(`${app.url}/fire`)

@@ -155,6 +155,31 @@ describe('a cook is kept', () => {
   })
 })
 
+describe('a thermometer’s log', () => {
+  it('is laid over a cook, stays there, and is taken away again', async () => {
+    const log = { name: 'Grey probe', seconds: [-30, 0, 60.5], celsius: [21, 8, 9.25] }
+    await request(app).put('/api/cooks/cook-one/log').send(log).expect(200)
+    expect(((await request(app).get('/api/cooks/cook-one')).body as CookRecord).log).toEqual(log)
+    const { body } = await request(app).delete('/api/cooks/cook-one/log').expect(200)
+    expect(body).not.toHaveProperty('log')
+  })
+
+  it.each([
+    { name: 'A', seconds: [0, 1], celsius: [5] },
+    { name: 'A', seconds: [1, 0], celsius: [5, 6] },
+    { name: 'A', seconds: [0, 1], celsius: [5, 9000] },
+    { name: '', seconds: [0, 1], celsius: [5, 6] },
+    { name: 'A', seconds: [0], celsius: [5] },
+    { name: 'A', seconds: Array.from({ length: 601 }, (_, i) => i), celsius: Array<number>(601).fill(5) }
+  ])('that is none is refused', async wrong => {
+    await request(app)
+      .put('/api/cooks/cook-one/log')
+      .send(wrong)
+      .expect(422)
+      .expect('content-type', /problem/)
+  })
+})
+
 describe('it is found again', () => {
   it('by a word of its name, its notes or its cut, whatever is in the search', async () => {
     await request(app).post('/api/cooks').send(cook('cook-two', 'Feast at 100 % on the roof')).expect(201)

@@ -2,18 +2,19 @@
  * What the server takes of a cook, checked by one schema on both sides.
  */
 import * as yup from 'yup'
-import { CRUSTS, VERDICTS, type Outcome, type PlannedFigures } from '#core/book/record'
+import { CRUSTS, VERDICTS, type Outcome, type PlannedFigures, type ProbeLog } from '#core/book/record'
 import { DELAY_LIMITS_S, EVENT_KINDS, READING_LIMITS, type CookEvent } from '#core/session/events'
 import { fromEarlier } from '#core/request/earlier'
 import { OVEN_LIMITS_C } from '#core/kit/oven'
 import type { InService } from '#core/session/inService'
 import type { PlanRequest } from '#core/request/request'
-import { epochMs, lineId, madeHere, optional, within } from '#core/input/plainFields'
+import { epochMs, lineId, madeHere, named, optional, within } from '#core/input/plainFields'
 import { validate } from '#core/input/problem'
 import { plannedFromEarlier } from './earlier'
 import { parseRequest } from '#core/request/schema'
 
 const TITLE_LENGTH = 120
+const NAME_LENGTH = 80
 export const NOTES_LENGTH = 4000
 
 const id = madeHere()
@@ -205,6 +206,20 @@ export const parseCookPage = (input: unknown): CookPage => validate(pageShape, i
 
 /** @throws InvalidInputError */
 export const parseTitle = (input: unknown): string => validate(titleShape, input).title
+
+/** s from the piece's going in, and °C. */
+const LOG_LIMITS = { seconds: [-86_400, 4 * 86_400], celsius: [-60, 600] } as const
+const logged = (limits: readonly [number, number], unit: string): yup.ArraySchema<number[], yup.AnyObject> =>
+  yup.array(within(limits, unit)).required('This is missing.').min(2, 'Two at least.').max(600, 'At most 600.')
+const logShape = yup
+  .object({ name: named(NAME_LENGTH), seconds: logged(LOG_LIMITS.seconds, 's'), celsius: logged(LOG_LIMITS.celsius, '°C') })
+  .noUnknown()
+  .required()
+  .test('pairs', 'There are as many times as temperatures, each later than the one before.', ({ seconds, celsius }) => {
+    return seconds.length === celsius.length && seconds.every((s, i) => i === 0 || s > seconds[i - 1])
+  })
+/** @throws InvalidInputError */
+export const parseLog = (input: unknown): ProbeLog => validate(logShape, input) as ProbeLog
 
 /** @throws InvalidInputError */
 export function parseOutcome(input: unknown): Outcome {

@@ -45,6 +45,13 @@ export interface Outcome {
 
 export const NO_OUTCOME: Outcome = { doneness: null, crust: null, notes: '' }
 
+/** What a thermometer of any make kept of a cook: s since the piece went in, °C. */
+export interface ProbeLog {
+  readonly name: string
+  readonly seconds: readonly number[]
+  readonly celsius: readonly number[]
+}
+
 export interface CookRecord {
   readonly id: string
   readonly title: string
@@ -56,6 +63,7 @@ export interface CookRecord {
   readonly service: InService | null
   readonly events: readonly CookEvent[]
   readonly outcome: Outcome
+  readonly log?: ProbeLog
 }
 
 const POINTS = 80

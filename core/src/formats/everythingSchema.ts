@@ -3,7 +3,7 @@
  * part, into an empty kitchen or a full one; each part is checked as if it were told for the first time.
  */
 import * as yup from 'yup'
-import { parseEvents, parseNewCook, parseOutcome } from '#core/book/cookSchema'
+import { parseEvents, parseLog, parseNewCook, parseOutcome } from '#core/book/cookSchema'
 import type { CookRecord } from '#core/book/record'
 import { InvalidInputError, validate } from '#core/input/problem'
 import type { Kit } from '#core/kit/kit'
@@ -62,8 +62,10 @@ function at<T>(key: string, read: () => T): T {
 }
 
 function cookOf(input: unknown): CookRecord {
-  const { events, outcome, ...cook } = validate(yup.object({ events: yup.mixed(), outcome: yup.mixed() }).required(), input)
-  return { ...parseNewCook(cook), events: parseEvents({ events }), outcome: parseOutcome(outcome) }
+  const parts = yup.object({ events: yup.mixed(), outcome: yup.mixed(), log: yup.mixed().optional() }).required()
+  const { events, outcome, log, ...cook } = validate(parts, input)
+  const kept = { ...parseNewCook(cook), events: parseEvents({ events }), outcome: parseOutcome(outcome) }
+  return log === undefined ? kept : { ...kept, log: parseLog(log) }
 }
 function serviceOf(input: unknown): SavedService {
   const { id, events } = validate(yup.object({ id: yup.mixed(), events: yup.mixed() }).noUnknown().required(), input)

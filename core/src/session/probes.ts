@@ -35,7 +35,7 @@ const GREAT_K = 4
 const GREAT_APART_S = 15
 
 /** Whether the one can follow the other in a piece of meat. */
-export const follows = (before: Sample, now: Sample): boolean =>
+const follows = (before: Sample, now: Sample): boolean =>
   Math.abs(now.celsius - before.celsius) <= JUMP_K + (JUMP_RATE * Math.abs(now.at - before.at)) / 1000
 
 /** Not yet believed: it jumped, and has said nothing since. */

@@ -7,7 +7,7 @@ import type { Knex } from 'knex'
 import { readableOf, UnreadableError } from '#server/db/readable'
 import type { CookEvent } from '#core/session/events'
 import type { InService } from '#core/session/inService'
-import { summaryOf, type CookRecord, type CookSummary, type Outcome } from '#core/book/record'
+import { summaryOf, type CookRecord, type CookSummary, type Outcome, type ProbeLog } from '#core/book/record'
 import type { CookPage, NewCook } from '#core/book/cookSchema'
 import { COOK_SORTS } from './sorts'
 import { CookWords } from './words'
@@ -26,6 +26,7 @@ interface CookRow {
   after_s: number | null
   called: string | null
   piece: string | null
+  log: string | null
 }
 
 interface EventRow {
@@ -106,6 +107,14 @@ export class CookRepository {
       await trx('cooks').where({ id: cookId }).update({ doneness: outcome.doneness, crust: outcome.crust, notes: outcome.notes })
       return load(trx, cookId)
     })
+  }
+
+  /** @param log null takes it away */
+  async keepLog(cookId: string, log: ProbeLog | null): Promise<CookRecord | null> {
+    await this.db('cooks')
+      .where({ id: cookId })
+      .update({ log: log && JSON.stringify(log) })
+    return load(this.db, cookId)
   }
 
   async rename(cookId: string, title: string): Promise<CookRecord | null> {
@@ -242,7 +251,8 @@ function recordOf(row: CookRow, events: readonly EventRow[]): CookRecord {
     planned: JSON.parse(row.planned) as CookRecord['planned'],
     service: serviceOf(row),
     events: events.map(eventOf),
-    outcome: { doneness: row.doneness, crust: row.crust, notes: row.notes } as Outcome
+    outcome: { doneness: row.doneness, crust: row.crust, notes: row.notes } as Outcome,
+    ...(row.log === null ? {} : { log: JSON.parse(row.log) as ProbeLog })
   }
 }
 

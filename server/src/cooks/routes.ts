@@ -3,7 +3,7 @@
  */
 import { Router, type Request } from 'express'
 import { MOST_COOKS } from '#core/book/lessons'
-import { parseCookPage, parseEvents, parseNewCook, parseOutcome, parseTitle } from '#core/book/cookSchema'
+import { parseCookPage, parseEvents, parseLog, parseNewCook, parseOutcome, parseTitle } from '#core/book/cookSchema'
 import type { Changes } from '#server/changes'
 import { HttpProblem } from '#server/problem'
 import type { CookRepository } from './repository'
@@ -50,6 +50,14 @@ export function cookRoutes(cooks: CookRepository, changes: Changes): Router {
     const record = there(await cooks.judge(request.params.id, parseOutcome(request.body)), request)
     await told(record.id)
     response.json(record)
+  })
+
+  routes.put('/:id/log', async (request, response) => {
+    response.json(there(await cooks.keepLog(request.params.id, parseLog(request.body)), request))
+  })
+
+  routes.delete('/:id/log', async (request, response) => {
+    response.json(there(await cooks.keepLog(request.params.id, null), request))
   })
 
   routes.put('/:id/title', async (request, response) => {

@@ -62,11 +62,12 @@ export class EverythingRepository {
         await this.packets.put(packet)
         taken.packets += 1
       }
-    for (const { events, outcome, ...cook } of cooks) {
+    for (const { events, outcome, log, ...cook } of cooks) {
       const added = await this.cooks.add(cook)
       await this.cooks.addEvents(cook.id, events)
       if (!added) continue
       await this.cooks.judge(cook.id, outcome)
+      if (log) await this.cooks.keepLog(cook.id, log)
       taken.cooks += 1
     }
     if (kit !== null && (await this.kits.get()) === null) {

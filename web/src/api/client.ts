@@ -1,5 +1,5 @@
 /** The server's interface, with its problem details turned into errors that say what is wrong. */
-import type { CookRecord, CookSummary, Outcome } from '#core/book/record'
+import type { CookRecord, CookSummary, Outcome, ProbeLog } from '#core/book/record'
 import type { CookEvent } from '#core/session/events'
 import type { Probe, Tip } from '#core/session/probes'
 import type { CookPage, NewCook } from '#core/book/cookSchema'
@@ -125,6 +125,8 @@ export const api = {
   begin: (cook: NewCook): Promise<CookRecord> => ask('POST', '/cooks', cook),
   tell: (id: string, events: readonly CookEvent[]): Promise<CookRecord> => ask('POST', `${cookPath(id)}/events`, { events }),
   judge: (id: string, outcome: Outcome): Promise<CookRecord> => ask('PUT', `${cookPath(id)}/outcome`, outcome),
+  keepLog: (id: string, log: ProbeLog): Promise<CookRecord> => ask('PUT', `${cookPath(id)}/log`, log),
+  dropLog: (id: string): Promise<CookRecord> => ask('DELETE', `${cookPath(id)}/log`),
   remove: (id: string): Promise<void> => ask('DELETE', cookPath(id)),
   restore: (id: string): Promise<CookRecord> => ask('POST', `${cookPath(id)}/restored`)
 }

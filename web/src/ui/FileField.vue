@@ -2,7 +2,7 @@
 /** A file of ours brought back: chosen, or dropped here. */
 import { UploadDragger as AUploadDragger } from 'ant-design-vue'
 
-defineProps<{ label: string }>()
+withDefaults(defineProps<{ label: string; accept?: string }>(), { accept: 'application/json,.json' })
 const emit = defineEmits<{ file: [file: File] }>()
 /** It is read here; nothing is sent. */
 function taken(file: File): boolean {
@@ -12,7 +12,7 @@ function taken(file: File): boolean {
 </script>
 
 <template>
-  <a-upload-dragger class="file" accept="application/json,.json" :show-upload-list="false" :before-upload="taken">
+  <a-upload-dragger class="file" :accept="accept" :show-upload-list="false" :before-upload="taken">
     {{ label }}, or drop it here
   </a-upload-dragger>
 </template>

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** Thermometers that speak for themselves, where each is, and which reading came of which. */
+/** Thermometers that speak for themselves, where each is, which reading came of which; and what one of any make has kept of a cook. */
 export async function up(db: Knex): Promise<void> {
   await db.schema.createTable('probes', table => {
     table.string('id').primary()
@@ -11,11 +11,17 @@ export async function up(db: Knex): Promise<void> {
   await db.schema.alterTable('cook_events', table => {
     table.string('probe')
   })
+  await db.schema.alterTable('cooks', table => {
+    table.text('log')
+  })
 }
 
 export async function down(db: Knex): Promise<void> {
   await db.schema.alterTable('cook_events', table => {
     table.dropColumn('probe')
+  })
+  await db.schema.alterTable('cooks', table => {
+    table.dropColumn('log')
   })
   await db.schema.dropTable('probes')
 }

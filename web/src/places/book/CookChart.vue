@@ -14,11 +14,15 @@ const unit = computed(() => shownUnit('temperature', units.system))
 const shown = (celsius: number): number => Math.round(fromBase(celsius, unit.value) * 10) / 10
 const progress = computed(() => progressOf(props.record.events))
 
+const log = computed(() => props.record.log)
 const series = computed(() => {
   const { curve } = props.record.planned
   return [
     { name: 'planned', type: 'line', data: curve.timeS.map((t, i) => ({ x: t / 60, y: shown(curve.coreC[i]) })) },
-    { name: 'read', type: 'scatter', data: progress.value.readings.map(r => ({ x: r.time / 60, y: shown(r.coreC) })) }
+    { name: 'read', type: 'scatter', data: progress.value.readings.map(r => ({ x: r.time / 60, y: shown(r.coreC) })) },
+    ...(log.value
+      ? [{ name: log.value.name, type: 'line', data: log.value.seconds.map((t, i) => ({ x: t / 60, y: shown(log.value!.celsius[i]) })) }]
+      : [])
   ]
 })
 const seenPull = computed(() => {
@@ -28,7 +32,7 @@ const seenPull = computed(() => {
 /** Whole minutes, so that no tick's label is rounded away from where it stands. */
 const axis = computed(() => {
   const { timeS } = props.record.planned.curve
-  const minutes = Math.max(timeS[timeS.length - 1], ...progress.value.readings.map(r => r.time)) / 60
+  const minutes = Math.max(timeS[timeS.length - 1], log.value?.seconds.at(-1) ?? 0, ...progress.value.readings.map(r => r.time)) / 60
   const step = [1, 2, 5, 10, 20].find(s => minutes / s <= 9) ?? 30
   const ticks = Math.max(1, Math.ceil(minutes / step))
   return { end: ticks * step, ticks }
@@ -41,9 +45,9 @@ const options = computed((): ApexOptions => ({
     fontFamily: 'inherit',
     background: 'transparent'
   },
-  colors: ['#7c1f24', '#1d2224'],
-  stroke: { width: [2.5, 0], curve: 'straight' },
-  markers: { size: [0, 6], strokeColors: '#eef0ec' },
+  colors: ['#7c1f24', '#1d2224', '#b06f10'],
+  stroke: { width: [2.5, 0, 1.5], curve: 'straight' },
+  markers: { size: [0, 6, 0], strokeColors: '#eef0ec' },
   legend: { position: 'top', horizontalAlign: 'left', fontSize: '13px' },
   grid: { borderColor: '#c8cfca' },
   xaxis: {

@@ -13,7 +13,8 @@ import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import dayjs from 'dayjs'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { parseTitle } from '#core/book/cookSchema'
-import { type CookRecord, type CookSummary, type Outcome } from '#core/book/record'
+import { type CookRecord, type CookSummary, type Outcome, type ProbeLog } from '#core/book/record'
+import { curvesOf } from '#core/formats/thermometerLog'
 import { standing, type CookEvent } from '#core/session/events'
 import { progressOf } from '#core/session/progress'
 import { cutById } from '#core/meat/cuts'
@@ -26,6 +27,7 @@ import { useCook } from '../../stores/cook'
 import { useDraft } from '../../stores/draft'
 import { useServices } from '../../stores/services'
 import { useUnits } from '../../stores/units'
+import { saveFile } from '../../ui/saveFile'
 import { useSchema } from '../../ui/useSchema'
 import { tell } from '../../ui/tell'
 import TimeList from '../../ui/TimeList.vue'
@@ -33,6 +35,7 @@ import { figuresOf, howOf, spellsOf } from './figures'
 import OutcomeForm from './OutcomeForm.vue'
 
 const CookChart = defineAsyncComponent(() => import('./CookChart.vue'))
+const LogOver = defineAsyncComponent(() => import('./LogOver.vue'))
 
 const route = useRoute()
 const units = useUnits()
@@ -99,6 +102,21 @@ function judge(outcome: Outcome): void {
   if (!record.value) return
   record.value = { ...record.value, outcome }
   store.judge(record.value.id, outcome)
+}
+async function changeLog(work: () => Promise<CookRecord>): Promise<void> {
+  try {
+    record.value = await work()
+    trouble.value = null
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error)
+  }
+}
+const keepLog = (log: ProbeLog): Promise<void> => changeLog(() => api.keepLog(id.value, log))
+const dropLog = (): Promise<void> => changeLog(() => api.dropLog(id.value))
+async function saveCurves(): Promise<void> {
+  if (!record.value) return
+  const { default: Papa } = await import('papaparse')
+  saveFile(new Blob([Papa.unparse(curvesOf(record.value))], { type: 'text/csv' }), `macellaio-${record.value.id}.csv`)
 }
 async function remove(): Promise<void> {
   await attempt(() => api.remove(id.value), true)
@@ -210,6 +228,7 @@ const file = computed(() =>
         <div class="tools">
           <a-button type="primary" @click="again">Cook it again</a-button>
           <a-button v-if="record.service" @click="toItsTicket(record.service.id)">Its ticket</a-button>
+          <a-button class="link" @click="saveCurves">Curves as CSV</a-button>
           <a :href="file" :download="`macellaio-${record.id}.json`">Save as JSON</a>
           <a-button v-if="!removed" @click="remove">Take out of the book</a-button>
         </div>
@@ -237,6 +256,7 @@ const file = computed(() =>
             :height="190"
           />
           <cook-chart :record="record" />
+          <log-over :record="record" @keep="keepLog" @drop="dropLog" />
         </section>
         <section aria-label="Figures and verdict">
           <a-table class="figures" size="small" row-key="what" :columns="COLUMNS" :data-source="rows" :pagination="false" />
@@ -274,6 +294,10 @@ a {
   gap: 16px;
   align-items: baseline;
   white-space: nowrap;
+}
+.tools .ant-btn.link {
+  color: var(--oxblood);
+  font-weight: 400;
 }
 .trouble {
   border-left: 3px solid var(--oxblood);
