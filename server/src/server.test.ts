@@ -239,6 +239,10 @@ describe('it is found again', () => {
     await request(app).put('/api/cooks/cook-name/title').send({ title: 'Für Ömer' }).expect(200)
     expect(await found('zora')).toEqual([])
     expect(await found('omer')).toEqual(['cook-name'])
+    // Asked by several at once, of an index that has yet to be made.
+    const anew = createApp({ db: await openDatabase(file), log, pages: null })
+    const answers = await Promise.all(Array.from({ length: 5 }, () => request(anew).get('/api/cooks?search=omer')))
+    expect(answers.map(a => (a.body as { total: number }).total)).toEqual([1, 1, 1, 1, 1])
     expect(await found('ÖMER fur')).toEqual(['cook-name'])
     await db('cooks').where({ id: 'cook-name' }).update({ request: '{ torn' })
     expect(await found('ömer')).toEqual(['cook-name'])

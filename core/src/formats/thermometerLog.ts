@@ -39,7 +39,7 @@ function clock(text: string): number {
 
 /** @param cells as a reader of separated values has them; lines without figures before the first are its head. */
 export function tableOf(cells: readonly (readonly string[])[]): LogTable | null {
-  const width = Math.max(0, ...cells.map(row => row.length))
+  const width = cells.reduce((most, row) => Math.max(most, row.length), 0)
   const isRow = (row: readonly string[]): boolean => row.filter(cell => Number.isFinite(figure(cell))).length >= 2
   const first = cells.findIndex(isRow)
   const rows = cells.slice(Math.max(0, first)).filter(isRow)
@@ -75,7 +75,7 @@ export function guessed(table: LogTable): LogReading | null {
     others.find(i => /temp|°|\bc\b|\bf\b/i.test(table.names[i])) ??
     others.at(0)
   if (temperature === undefined) return null
-  const hottest = Math.max(...figures(temperature).filter(Number.isFinite))
+  const hottest = figures(temperature).reduce((most, value) => (Number.isFinite(value) ? Math.max(most, value) : most), -Infinity)
   const named = table.names[temperature]
   const fahrenheit = /°\s*f|\bf\b|fahrenheit|\(f\)/i.test(named) || (!/°\s*c|\bc\b|celsius/i.test(named) && hottest > HOTTEST_CORE)
   return { time, timeAs: timeAsOf(table, time, clocked(time)), temperature, unit: fahrenheit ? 'F' : 'C' }

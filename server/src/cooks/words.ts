@@ -105,30 +105,35 @@ export class CookWords {
     return new WordSearch(this.terms)
   }
 
-  private async make(): Promise<void> {
-    const there: unknown[] = await this.db.raw("select 1 from temp.sqlite_master where name = 'cook_words'")
-    if (there.length > 0) return
-    for (const statement of statementsOf(MADE)) await this.db.raw(statement)
+  /** In one piece: two who ask at once are one after the other. */
+  private make(): Promise<void> {
+    return this.db.transaction(async trx => {
+      const there: unknown[] = await trx.raw("select 1 from temp.sqlite_master where name = 'cook_words'")
+      if (there.length > 0) return
+      for (const statement of statementsOf(MADE)) await trx.raw(statement)
+    })
   }
 
   /** @returns how many there were */
   private async readSome(): Promise<number> {
-    const rows: WordsRow[] = await this.db('cooks')
-      .select('cooks.rowid as row', 'title', 'created_at', 'request', 'doneness', 'crust', 'notes', 'removed_at')
-      .whereRaw('cooks.rowid in (select row from temp.cooks_unread limit ?)', [AT_ONCE])
-    if (rows.length === 0) return 0
-    const read = rows.map(r => r.row)
-    await this.db.transaction(async trx => {
-      await trx('cook_words').whereIn('rowid', read).delete()
+    const many = await this.db.transaction(async trx => {
+      const unread = (await trx('cooks_unread').select('row').limit(AT_ONCE)) as { row: number }[]
+      if (unread.length === 0) return 0
+      const numbers = unread.map(u => u.row)
+      const rows: WordsRow[] = await trx('cooks')
+        .select('cooks.rowid as row', 'title', 'created_at', 'request', 'doneness', 'crust', 'notes', 'removed_at')
+        .whereIn('cooks.rowid', numbers)
+      await trx('cook_words').whereIn('rowid', numbers).delete()
       await trx.batchInsert(
         'cook_words',
         rows.filter(row => row.removed_at === null).map(row => ({ rowid: row.row, words: wordsOf(row).join(' ') })),
         AT_ONCE
       )
-      await trx('cooks_unread').whereIn('row', read).delete()
+      await trx('cooks_unread').whereIn('row', numbers).delete()
+      return unread.length
     })
-    this.near = null
-    return rows.length
+    if (many > 0) this.near = null
+    return many
   }
 }
 

@@ -48,11 +48,12 @@ export class Probes {
   ): Promise<{ readonly probe: Probe; readonly read: boolean } | null> {
     const row = await this.known(id, name)
     if (row === null) return null
-    let listening = this.listening.get(id) ?? SILENT
     const record = row.cook_id !== null && row.tip === 'middle' ? await this.cooks.find(row.cook_id) : null
     const progress = record ? progressOf(record.events) : null
     const open = progress !== null && progress.state !== 'carved' && ALLOWED[progress.state].includes('reading')
     const kept: Sample[] = []
+    // From here on in one breath: of two that speak at once neither hears half of the other.
+    let listening = this.listening.get(id) ?? SILENT
     for (const sample of samples) {
       const { now, pass } = hear(listening, sample, open ? progress.laidAt : null)
       listening = now
