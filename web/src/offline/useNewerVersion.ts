@@ -5,7 +5,7 @@
 import { shallowRef, type ShallowRef } from 'vue'
 
 /** ms after the page has come: what it needs itself comes first. */
-const LATER_MS = 4000
+const LATER_MS = 2500
 
 const waiting = shallowRef<(() => void) | null>(null)
 
