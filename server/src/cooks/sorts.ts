@@ -1,4 +1,4 @@
-/** By what the Book can be sorted, as the database has it; each has an index that says just the same (migration 0013). */
+/** By what the Book can be sorted, as the database has it; each has an index that says just the same, which a test sees to. */
 import type { CookSort } from '#core/book/cookSchema'
 
 /** Of a row that somebody has written into: nothing, rather than an error for all of them. */

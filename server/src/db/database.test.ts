@@ -13,6 +13,7 @@ import { parseRequest } from '#core/request/schema'
 import { happenedUntil, progressOf } from '#core/session/progress'
 import { forecast } from '#core/usecase/forecast'
 import { CookRepository } from '#server/cooks/repository'
+import { COOK_SORTS } from '#server/cooks/sorts'
 import { openDatabase } from './database'
 
 const folder = mkdtempSync(join(tmpdir(), 'macellaio-db-'))
@@ -121,6 +122,22 @@ describe('what the kit is learned from', () => {
       { id: 'cook-third-read', at: 2, entered: 2, ...reading }
     ])
     expect(await cooks.read(1)).toHaveLength(1)
+    await db.destroy()
+  })
+})
+
+describe('a page of the Book', () => {
+  it.each(Object.entries(COOK_SORTS))('by %s is read from its index, and so is how many there are', async (sort, by) => {
+    const db = await openDatabase(':memory:')
+    const plan = async (query: string): Promise<string> => {
+      const steps: { detail: string }[] = await db.raw(`explain query plan ${query}`)
+      return steps.map(s => s.detail).join('; ')
+    }
+    const order = [...new Set([by, 'created_at', 'id'])].map(of => `${of} desc`).join(', ')
+    expect(await plan(`select * from cooks where removed_at is null order by ${order} limit 25 offset 5000`)).toBe(
+      `SCAN cooks USING INDEX cooks_by_${sort}`
+    )
+    expect(await plan('select count(*) from cooks where removed_at is null')).toMatch(/^SCAN cooks USING INDEX cooks_by_/)
     await db.destroy()
   })
 })

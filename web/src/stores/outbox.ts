@@ -103,7 +103,7 @@ export function outbox<Letter>(
   }
 
   function post(letter: Letter, instead?: (other: Letter) => boolean): void {
-    for (const other of box.all()) if (other.name !== delivering && instead?.(other.letter)) box.drop(other.name)
+    if (instead) for (const other of box.all()) if (other.name !== delivering && instead(other.letter)) box.drop(other.name)
     box.put(letter)
     look()
     void send()
