@@ -18,6 +18,7 @@ const FLOORS = [
   'book',
   'service',
   'usecase',
+  'rehearsal',
   'formats',
   'evidence'
 ]
@@ -53,6 +54,12 @@ module.exports = {
       to: { path: 'node_modules', pathNot: 'node_modules/(@types/)?d3-(array|random)/' }
     },
     { name: 'web-not-server', severity: 'error', from: { path: '^web/' }, to: { path: '^(server|demo|scripts)/' } },
+    {
+      name: 'the-truth-does-not-cross-to-the-page',
+      severity: 'error',
+      from: { path: '^web/' },
+      to: { path: '^core/src/rehearsal/(truth|twists|signs|cutOpen)', dependencyTypesNot: ['type-only'] }
+    },
     { name: 'server-not-web', severity: 'error', from: { path: '^server/' }, to: { path: '^web/' } },
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
     { name: 'resolvable', severity: 'error', from: {}, to: { couldNotResolve: true } }

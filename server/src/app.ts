@@ -27,6 +27,8 @@ import { packetRoutes } from './packets/routes'
 import { Probes } from './probes/probes'
 import { probeRoutes } from './probes/routes'
 import { printRoutes } from './print/routes'
+import { Rehearsals } from './rehearsals/rehearsals'
+import { rehearsalRoutes } from './rehearsals/routes'
 import { RecipeRepository } from './recipes/repository'
 import { recipeRoutes } from './recipes/routes'
 import { ServiceRepository } from './services/repository'
@@ -111,6 +113,7 @@ export function createApp({ db, log, pages, lan = null, requestsAMinute = REQUES
   api.use('/recipes', recipeRoutes(new RecipeRepository(db), changes))
   api.use('/everything', everythingRoutes(new EverythingRepository(db), changes))
   api.use('/probes', probeRoutes(new Probes(db, cooks), cooks, changes))
+  api.use('/rehearsals', rehearsalRoutes(new Rehearsals(db, cooks), changes))
   api.use('/print', printRoutes())
   api.use(notFound)
   app.use('/api', api)

@@ -21,6 +21,8 @@ const LATER = {
   cookPage: () => import('./places/book/CookPage.vue'),
   screensPlace: () => import('./places/house/ScreensPlace.vue'),
   pairPlace: () => import('./places/house/PairPlace.vue'),
+  rehearsalsPlace: () => import('./places/rehearsal/RehearsalsPlace.vue'),
+  cutOpenPage: () => import('./places/rehearsal/CutOpenPage.vue'),
   comparePage: () => import('./places/book/ComparePage.vue')
 }
 /** The plan and the stove come with the page; the other places right after, and stay: a server that dies must not lock a cook out of any. */
@@ -53,6 +55,8 @@ export const router = createRouter({
     { path: '/book', name: 'book', component: LATER.bookPlace, meta: { title: 'Book' } },
     { path: '/book/:one/beside/:other', name: 'compare', component: LATER.comparePage, meta: { title: 'Side by side' } },
     { path: '/book/:id', name: 'cook', component: LATER.cookPage, meta: { title: 'Book' } },
+    { path: '/rehearse', name: 'rehearse', component: LATER.rehearsalsPlace, meta: { title: 'Rehearse' } },
+    { path: '/rehearse/:id', name: 'cut open', component: LATER.cutOpenPage, props: true, meta: { title: 'Cut open' } },
     { path: '/screens', name: 'screens', component: LATER.screensPlace, meta: { title: 'Other screens' } },
     { path: '/pair', name: 'pair', component: LATER.pairPlace, meta: { title: 'Come in' } },
     { path: '/:rest(.*)*', name: 'nowhere', component: NowherePlace, meta: { title: 'Not found' } }

@@ -139,7 +139,8 @@ const newCookShape = yup
     /** Of a file from before every method had one request. */
     way: yup.mixed().nullable().default(null),
     planned: plannedShape,
-    service: inService.nullable().default(null)
+    service: inService.nullable().default(null),
+    rehearsed: yup.boolean().strict().optional()
   })
   .noUnknown()
   .required()
@@ -156,6 +157,7 @@ export interface NewCook {
   readonly request: PlanRequest
   readonly planned: PlannedFigures
   readonly service: InService | null
+  readonly rehearsed?: boolean | undefined
 }
 
 /** @throws InvalidInputError */

@@ -64,6 +64,8 @@ export interface CookRecord {
   readonly events: readonly CookEvent[]
   readonly outcome: Outcome
   readonly log?: ProbeLog
+  /** Whether no meat was in it: then its service is a rehearsal, and it is no page of the Book. */
+  readonly rehearsed?: boolean | undefined
 }
 
 const POINTS = 80

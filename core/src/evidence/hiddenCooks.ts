@@ -5,17 +5,15 @@
  */
 import { asPlanned } from '#core/estimate/asPlanned'
 import { drawUnknowns, PRIOR, READING_SD, withUnknowns, type Observation } from '#core/estimate/prior'
-import { trialOfPast, type Spent } from '#core/estimate/underWay'
+import type { Spent } from '#core/estimate/underWay'
 import { valueAt } from '#core/heat/history'
-import { run, type Run } from '#core/heat/program'
-import type { Method, Resting } from '#core/method/method'
 import type { MethodKind } from '#core/method/methods'
-import type { Setup } from '#core/method/setup'
 import type { Piece } from '#core/meat/piece'
 import { Randomness } from '#core/numerics/random'
 import { by, type PlanRequest } from '#core/request/request'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { setupOf } from '#core/request/setup'
+import { truly } from '#core/rehearsal/truth'
 import { forecast } from '#core/usecase/forecast'
 import { plan as planFor } from '#core/usecase/plan'
 
@@ -36,17 +34,6 @@ export interface HiddenCook {
   readonly readings: number
 }
 
-export interface TrueKitchen<S extends Resting> {
-  readonly method: Method<S>
-  readonly setup: Setup<S>
-  readonly target: number
-}
-
-/** What the true piece did until it was taken off, and in its rest. */
-export function truly<S extends Resting>({ method, setup, target }: TrueKitchen<S>, past: readonly Spent[], atLeast = 0): Run {
-  const trial = trialOfPast(method, setup, target, past)
-  return run(method.subject(setup, 'fine'), trial.stages(setup, trial.free), { every: 4, fieldEvery: null, untilPastPeakBy: 0.5, atLeast })
-}
 const secondsOf = (past: readonly Spent[]): number => past.reduce((sum, s) => sum + s.seconds, 0)
 
 /** A piece as kitchens have them, for a method. */

@@ -8,7 +8,8 @@ import { valueAt } from '#core/heat/history'
 import { Randomness } from '#core/numerics/random'
 import { setupOf } from '#core/request/setup'
 import { happenedUntil, progressOf } from '#core/session/progress'
-import { LAG, OFFSET_SD, truly } from './hiddenCooks'
+import { truly } from '#core/rehearsal/truth'
+import { LAG, OFFSET_SD } from './hiddenCooks'
 
 /** K from one word to the next: what a tip in wet meat and its converter make of a steady core. */
 const NOISE_SD = 0.15
@@ -27,7 +28,7 @@ export function standInProbe(
     const { past } = happenedUntil(events, now)
     if (laidAt === null || past.length === 0) return truth.setup.piece.startC
     const elapsed = Math.max(0, (now - laidAt) / 1000 - LAG)
-    const { history } = truly(truth, past, elapsed)
+    const { history } = truly(truth, past, { atLeast: elapsed })
     return valueAt(history.time, history.probe, elapsed)
   }
   return (events, now) => Math.round(10 * (shown(events, now) + offset + NOISE_SD * random.normal())) / 10

@@ -27,6 +27,8 @@ interface CookRow {
   called: string | null
   piece: string | null
   log: string | null
+  /** 1 where it was a rehearsal. */
+  rehearsed: number | null
 }
 
 interface EventRow {
@@ -63,7 +65,8 @@ export class CookRepository {
         after_cook: cook.service?.after?.cookId ?? null,
         after_s: cook.service?.after?.seconds ?? null,
         called: cook.service?.called ?? null,
-        piece: cook.service?.piece ?? null
+        piece: cook.service?.piece ?? null,
+        rehearsed: cook.rehearsed === true ? 1 : null
       })
       .onConflict('id')
       .ignore()
@@ -172,7 +175,7 @@ export class CookRepository {
 
   /** All one way, as the indices are; and no two pages share one. */
   private async sorted(match: string | null, { skip, take, sort, order }: Omit<CookPage, 'search'>): Promise<RowsFound> {
-    const there = this.db<CookRow>('cooks').whereNull('removed_at')
+    const there = this.db<CookRow>('cooks').whereNull('removed_at').whereNull('rehearsed')
     if (match !== null) void there.join('temp.cook_words', 'cooks.rowid', 'cook_words.rowid').whereRaw('cook_words match ?', [match])
     const [{ total }] = (await there.clone().count({ total: '*' })) as [{ total: number }]
     const way = order === 'up' ? 'asc' : 'desc'
@@ -189,6 +192,7 @@ export class CookRepository {
   async read(most: number): Promise<CookRecord[]> {
     const rows = await this.db<CookRow>('cooks')
       .whereNull('removed_at')
+      .whereNull('rehearsed')
       .whereIn('id', this.db('cook_events').select('cook_id').where({ kind: 'reading' }))
       .orderBy('created_at', 'desc')
       .limit(most)
@@ -252,7 +256,8 @@ function recordOf(row: CookRow, events: readonly EventRow[]): CookRecord {
     service: serviceOf(row),
     events: events.map(eventOf),
     outcome: { doneness: row.doneness, crust: row.crust, notes: row.notes } as Outcome,
-    ...(row.log === null ? {} : { log: JSON.parse(row.log) as ProbeLog })
+    ...(row.log === null ? {} : { log: JSON.parse(row.log) as ProbeLog }),
+    ...(row.rehearsed === null ? {} : { rehearsed: true })
   }
 }
 

@@ -41,6 +41,7 @@ interface WordsRow {
   readonly crust: string | null
   readonly notes: string
   readonly removed_at: number | null
+  readonly rehearsed: number | null
 }
 
 export class CookWords {
@@ -121,12 +122,14 @@ export class CookWords {
       if (unread.length === 0) return 0
       const numbers = unread.map(u => u.row)
       const rows: WordsRow[] = await trx('cooks')
-        .select('cooks.rowid as row', 'title', 'created_at', 'request', 'doneness', 'crust', 'notes', 'removed_at')
+        .select('cooks.rowid as row', 'title', 'created_at', 'request', 'doneness', 'crust', 'notes', 'removed_at', 'rehearsed')
         .whereIn('cooks.rowid', numbers)
       await trx('cook_words').whereIn('rowid', numbers).delete()
       await trx.batchInsert(
         'cook_words',
-        rows.filter(row => row.removed_at === null).map(row => ({ rowid: row.row, words: wordsOf(row).join(' ') })),
+        rows
+          .filter(row => row.removed_at === null && row.rehearsed === null)
+          .map(row => ({ rowid: row.row, words: wordsOf(row).join(' ') })),
         AT_ONCE
       )
       await trx('cooks_unread').whereIn('row', numbers).delete()

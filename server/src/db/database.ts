@@ -19,6 +19,7 @@ import * as eleventh from './migrations/0011_recipes'
 import * as twelfth from './migrations/0012_turned_down'
 import * as thirteenth from './migrations/0013_sorted'
 import * as fourteenth from './migrations/0014_probes'
+import * as fifteenth from './migrations/0015_rehearsals'
 
 const MIGRATIONS: Record<string, Knex.Migration> = {
   '0001_cooks': first,
@@ -34,7 +35,8 @@ const MIGRATIONS: Record<string, Knex.Migration> = {
   '0011_recipes': eleventh,
   '0012_turned_down': twelfth,
   '0013_sorted': thirteenth,
-  '0014_probes': fourteenth
+  '0014_probes': fourteenth,
+  '0015_rehearsals': fifteenth
 }
 
 /** Migrations are imported, not searched for on disk, so that they also run when bundled. */

@@ -79,7 +79,9 @@ export class EverythingRepository {
 }
 
 async function idsOf(db: Knex, table: 'cooks' | 'services', order: string): Promise<string[]> {
-  const rows = (await db(table).whereNull('removed_at').orderBy(order).select('id')) as { id: string }[]
+  const kept = db(table).whereNull('removed_at').orderBy(order).select('id')
+  // A rehearsal is played again, not kept.
+  const rows = (await (table === 'cooks' ? kept.whereNull('rehearsed') : kept)) as { id: string }[]
   return rows.map(r => r.id)
 }
 /** Also what was taken out: it does not come back by itself. */

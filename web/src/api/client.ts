@@ -7,6 +7,8 @@ import type { Everything, TakenIn } from '#core/formats/everythingSchema'
 import type { Claim, House } from '#core/formats/houseSchema'
 import type { PrintedSheet } from '#core/formats/sheetSchema'
 import type { Kit } from '#core/kit/kit'
+import type { CutOpen } from '#core/rehearsal/cutOpen'
+import type { Rehearsal, RehearsalSummary } from '#core/rehearsal/record'
 import type { Packet } from '#core/shop/larder'
 import type { Recipe } from '#core/service/recipe'
 import type { Order } from '#core/shop/orderSlip'
@@ -82,6 +84,7 @@ async function askPdf(path: string, body: unknown): Promise<Blob> {
   return response.blob()
 }
 
+const rehearsalPath = (id: string): string => `/rehearsals/${encodeURIComponent(id)}`
 const servicePath = (id: string): string => `/services/${encodeURIComponent(id)}`
 
 export const api = {
@@ -112,6 +115,12 @@ export const api = {
   placeProbe: (id: string, cook: string | null, tip: Tip): Promise<Probe> =>
     ask('PUT', `/probes/${encodeURIComponent(id)}/place`, { cook, tip }),
   forgetProbe: (id: string): Promise<void> => ask('DELETE', `/probes/${encodeURIComponent(id)}`),
+  rehearsals: (): Promise<{ rehearsals: RehearsalSummary[]; best: Readonly<Record<string, number>> }> => ask('GET', '/rehearsals'),
+  beginRehearsal: (id: string, exercise: string | null): Promise<Rehearsal> => ask('POST', '/rehearsals', { id, exercise }),
+  rehearsal: (id: string): Promise<Rehearsal> => ask('GET', rehearsalPath(id)),
+  goAt: (id: string, speed: number): Promise<Rehearsal> => ask('PUT', `${rehearsalPath(id)}/speed`, { speed }),
+  probe: (id: string, cook: string): Promise<{ at: number; celsius: number }> => ask('POST', `${rehearsalPath(id)}${cookPath(cook)}/probe`),
+  cutOpen: (id: string, cook: string): Promise<CutOpen> => ask('GET', `${rehearsalPath(id)}${cookPath(cook)}/cut`),
   kit: (): Promise<{ kit: Kit | null }> => ask('GET', '/kit'),
   putKit: (kit: Kit): Promise<{ kit: Kit }> => ask('PUT', '/kit', kit),
   sheetPdf: (sheet: PrintedSheet): Promise<Blob> => askPdf('/print/call-sheet', sheet),

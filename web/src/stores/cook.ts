@@ -15,6 +15,7 @@ import type { PlanRequest } from '#core/request/request'
 import type { Spread } from '#core/estimate/spread'
 import { wholeSettings } from '#core/request/setup'
 import { api } from '../api/client'
+import { useClock } from './clock'
 import { kept } from './kept'
 import { outbox } from './outbox'
 
@@ -41,8 +42,10 @@ interface Begun {
 
 function parseCook(stored: unknown): CookRecord | null {
   if (stored === null) return null
-  const { id, title, createdAt, request, way, planned, service, events, outcome } = stored as CookRecord & { readonly way?: unknown }
-  return { ...parseNewCook({ id, title, createdAt, request, way, planned, service }), events: parseEvents({ events }), outcome }
+  const { id, title, createdAt, request, way, planned, service, rehearsed, events, outcome } = stored as CookRecord & {
+    readonly way?: unknown
+  }
+  return { ...parseNewCook({ id, title, createdAt, request, way, planned, service, rehearsed }), events: parseEvents({ events }), outcome }
 }
 /** One that cannot be read takes none of the others with it. */
 function parseCooks(stored: unknown): CookRecord[] {
@@ -73,7 +76,13 @@ function deliver(letter: Letter): Promise<unknown> {
 }
 
 export const useCook = defineStore('cook', () => {
-  const cooks = kept<readonly CookRecord[]>('macellaio.cooks', () => [], parseCooks)
+  const clock = useClock()
+  /** Those of the kitchen, and those of a rehearsal beside them. */
+  const all = kept<readonly CookRecord[]>('macellaio.cooks', () => [], parseCooks)
+  const isHere = ({ rehearsed, service }: CookRecord): boolean =>
+    (rehearsed === true ? (service?.id ?? null) : null) === (clock.rehearsing?.id ?? null)
+  /** On this stove: in the kitchen, or in the rehearsal that one is in. */
+  const cooks = computed(() => all.value.filter(isHere))
   /** Which stands large at the stove; where none is named, the first. */
   const shownId = kept<string | null>(
     'macellaio.cook.shown',
@@ -83,7 +92,7 @@ export const useCook = defineStore('cook', () => {
   /** The only one there was before there could be several. */
   const only = kept<CookRecord | null>('macellaio.cook', () => null, parseCook)
   if (only.value) {
-    cooks.value = [...cooks.value.filter(c => c.id !== only.value?.id), only.value]
+    all.value = [...all.value.filter(c => c.id !== only.value?.id), only.value]
     only.value = null
   }
   /** The cook last put away, until the server has it. */
@@ -93,11 +102,13 @@ export const useCook = defineStore('cook', () => {
   const cook = computed(() => cooks.value.find(c => c.id === shownId.value) ?? cooks.value.at(0) ?? null)
   const progress = computed(() => (cook.value ? progressOf(cook.value.events) : null))
   const underWay = computed(() => cooks.value.some(c => progressOf(c.events).state !== 'carved'))
+  /** Whether meat is cooking, whatever is rehearsed. */
+  const inEarnest = computed(() => all.value.some(c => c.rehearsed !== true && !['ready', 'carved'].includes(progressOf(c.events).state)))
   const unsent = computed(() => letters.value.length)
   const canUndo = computed(() => (cook.value ? undoable(cook.value.events) : null))
 
-  const find = (id: string): CookRecord | undefined => cooks.value.find(c => c.id === id)
-  const put = (changed: CookRecord): void => void (cooks.value = cooks.value.map(c => (c.id === changed.id ? changed : c)))
+  const find = (id: string): CookRecord | undefined => all.value.find(c => c.id === id)
+  const put = (changed: CookRecord): void => void (all.value = all.value.map(c => (c.id === changed.id ? changed : c)))
 
   /**
    * Every setting is written down as it stands: what is usual may be another one day.
@@ -107,13 +118,14 @@ export const useCook = defineStore('cook', () => {
     const fresh: NewCook = {
       id: nanoid(12),
       title,
-      createdAt: Date.now(),
+      createdAt: clock.now(),
       request: { ...request, method: { ...request.method, settings: wholeSettings(request) } },
       planned: plannedOf(plan, spread, preheatS),
-      service
+      service,
+      ...(clock.rehearsing ? { rehearsed: true } : {})
     }
     // What was carved and left there is in the Book.
-    cooks.value = [...cooks.value.filter(c => progressOf(c.events).state !== 'carved'), { ...fresh, events: [], outcome: NO_OUTCOME }]
+    all.value = [...all.value.filter(c => progressOf(c.events).state !== 'carved'), { ...fresh, events: [], outcome: NO_OUTCOME }]
     shownId.value = fresh.id
     post({ kind: 'begin', cookId: fresh.id, cook: fresh })
     return fresh.id
@@ -125,9 +137,9 @@ export const useCook = defineStore('cook', () => {
    * @param ids of whom; what is said of several in one breath is taken back in one
    * @returns by which it can be taken back
    */
-  function say(said: Said, at: number = Date.now(), ids: readonly string[] = cook.value ? [cook.value.id] : []): number {
-    const entered = Date.now()
-    for (const of of cooks.value.filter(c => ids.includes(c.id))) sayOf(of, said, at, entered)
+  function say(said: Said, at: number = clock.now(), ids: readonly string[] = cook.value ? [cook.value.id] : []): number {
+    const entered = clock.now()
+    for (const of of all.value.filter(c => ids.includes(c.id))) sayOf(of, said, at, entered)
     return entered
   }
   function sayOf(of: CookRecord, said: Said, at: number, entered: number): void {
@@ -140,8 +152,8 @@ export const useCook = defineStore('cook', () => {
 
   /** Takes back just what was said then, whatever was said since. */
   function takeBack(entered: number): void {
-    for (const { id, events } of cooks.value)
-      for (const e of standing(events)) if (e.entered === entered) say({ kind: 'undone', undoes: e.id }, Date.now(), [id])
+    for (const { id, events } of all.value)
+      for (const e of standing(events)) if (e.entered === entered) say({ kind: 'undone', undoes: e.id }, clock.now(), [id])
   }
 
   /** Takes back what was last said of the one shown, and what was said of others in the same breath. */
@@ -151,7 +163,7 @@ export const useCook = defineStore('cook', () => {
     for (const { id, events } of cooks.value) {
       const theirs = undoable(events)
       if (theirs && theirs.kind === taken.kind && theirs.entered === taken.entered)
-        say({ kind: 'undone', undoes: theirs.id }, Date.now(), [id])
+        say({ kind: 'undone', undoes: theirs.id }, clock.now(), [id])
     }
     return taken
   }
@@ -173,17 +185,17 @@ export const useCook = defineStore('cook', () => {
   /** Takes a cook off the stove; it stays in the Book. */
   function clear(id = cook.value?.id): void {
     last.value = (id === undefined ? undefined : find(id)) ?? null
-    cooks.value = cooks.value.filter(c => c.id !== id)
+    all.value = all.value.filter(c => c.id !== id)
   }
 
   /** Off the stove and out of the Book. @returns to put it back into both */
   function throwAway(id: string): () => void {
     const of = find(id)
     if (!of) return () => undefined
-    cooks.value = cooks.value.filter(c => c.id !== id)
+    all.value = all.value.filter(c => c.id !== id)
     post({ kind: 'thrown away', cookId: id })
     return () => {
-      cooks.value = [...cooks.value.filter(c => c.id !== id), of]
+      all.value = [...all.value.filter(c => c.id !== id), of]
       shownId.value = id
       post({ kind: 'put back', cookId: id })
     }
@@ -197,7 +209,7 @@ export const useCook = defineStore('cook', () => {
     const of = find(cookId)
     switch (letter.kind) {
       case 'begin':
-        if (!of) cooks.value = [...cooks.value, { ...letter.cook, events: [], outcome: NO_OUTCOME }]
+        if (!of) all.value = [...all.value, { ...letter.cook, events: [], outcome: NO_OUTCOME }]
         break
       case 'events': {
         const news = letter.events.filter(e => !of?.events.some(known => known.id === e.id))
@@ -212,20 +224,20 @@ export const useCook = defineStore('cook', () => {
         break
       case 'thrown away':
         if (of) away.set(cookId, of)
-        cooks.value = cooks.value.filter(c => c.id !== cookId)
+        all.value = all.value.filter(c => c.id !== cookId)
         break
       case 'put back': {
         const back = away.get(cookId)
-        if (!of && back) cooks.value = [...cooks.value, back]
+        if (!of && back) all.value = [...all.value, back]
         break
       }
     }
   }
   /** What was put away is not laid on the stove again by what of it is still on its way. */
   function catchUp(): void {
-    const before = new Set(cooks.value.map(c => c.id))
+    const before = new Set(all.value.map(c => c.id))
     for (const letter of letters.value) hearPage(letter)
-    cooks.value = cooks.value.filter(c => before.has(c.id) || progressOf(c.events).state !== 'carved')
+    all.value = all.value.filter(c => before.has(c.id) || progressOf(c.events).state !== 'carved')
   }
 
   /**
@@ -235,7 +247,7 @@ export const useCook = defineStore('cook', () => {
   function hear(service: string, there: readonly CookRecord[], thrownAway: readonly string[]): void {
     const heard = new Map(there.map(c => [c.id, c]))
     const onTheirWay = new Set(letters.value.map(l => l.cookId))
-    const here = cooks.value.flatMap(mine => {
+    const here = all.value.flatMap(mine => {
       if (mine.service?.id !== service) return [mine]
       if (thrownAway.includes(mine.id)) return onTheirWay.has(mine.id) ? [mine] : []
       const theirs = heard.get(mine.id)
@@ -249,12 +261,12 @@ export const useCook = defineStore('cook', () => {
     })
     const news = there.filter(
       c =>
-        !cooks.value.some(mine => mine.id === c.id) &&
+        !all.value.some(mine => mine.id === c.id) &&
         !onTheirWay.has(c.id) &&
         progressOf(c.events).state !== 'carved' &&
         c.id !== last.value?.id
     )
-    if (news.length > 0 || here.length < cooks.value.length || here.some((c, i) => c !== cooks.value[i])) cooks.value = [...here, ...news]
+    if (news.length > 0 || here.length < all.value.length || here.some((c, i) => c !== all.value[i])) all.value = [...here, ...news]
   }
   function tellAgain({ events: _, outcome, ...cook }: CookRecord, whole: boolean, missing: readonly CookEvent[]): void {
     const cookId = cook.id
@@ -271,6 +283,7 @@ export const useCook = defineStore('cook', () => {
     last,
     progress,
     underWay,
+    inEarnest,
     unsent,
     offline,
     refused,

@@ -84,7 +84,7 @@ export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>, wait
   onScopeDispose(() => queue.stop())
   let lastAsked = 0
   const askNow = (): void => {
-    lastAsked = now.value
+    lastAsked = Date.now()
     if (cook.value) queue.put({ cook: cook.value, now: now.value })
   }
   watch(() => cook.value?.events, askNow, { immediate: true })
@@ -110,7 +110,7 @@ export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>, wait
   watch(now, at => {
     const { state } = progress.value ?? { state: 'ready' }
     const overdue = state === 'on the heat' && action.value?.due != null && at > action.value.due + 3000
-    if ((overdue || state === 'lifted') && at - lastAsked > OVERDUE_EVERY_MS) askNow()
+    if ((overdue || state === 'lifted') && Date.now() - lastAsked > OVERDUE_EVERY_MS) askNow()
   })
 
   return { forecast, heard, backS, reckoning, progress, action, trouble }

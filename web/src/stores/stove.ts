@@ -14,6 +14,7 @@ import { IN_THE_PAN } from '#core/session/warmUp'
 import type { PassCall } from '#core/service/calls'
 import { useCaller } from '../ui/useCaller'
 import { ticker } from '../workers/ticker'
+import { useClock } from './clock'
 import { useCook } from './cook'
 import { useForecast } from './forecast'
 import { useKit } from './kit'
@@ -39,8 +40,9 @@ export const useStove = defineStore('stove', () => {
   const pass = usePass()
   const kit = useKit()
   const units = useUnits()
-  const now = ref(Date.now())
-  const tick = (): void => void (now.value = Date.now())
+  const time = useClock()
+  const now = ref(time.now())
+  const tick = (): void => void (now.value = time.now())
   const clock = useIntervalFn(tick, TICK_MS, { immediate: false })
   const outOfSight = ticker(tick)
 
@@ -66,9 +68,9 @@ export const useStove = defineStore('stove', () => {
   )
   // Nothing ticks where nothing is on.
   watch(
-    () => cook.cooks.length > 0 || pass.begun,
-    on => {
-      now.value = Date.now()
+    [() => cook.cooks.length > 0 || pass.begun, () => time.rehearsing],
+    ([on]) => {
+      tick()
       if (on) {
         clock.resume()
         outOfSight.start()
@@ -98,6 +100,10 @@ export const useStove = defineStore('stove', () => {
 
   const ofPieces = computed(() =>
     cook.cooks.flatMap((of): StreamCall[] => {
+      // By signs alone nothing is called.
+      if (time.rehearsing?.calls === false) return []
+      // Somebody else's, where the work is divided.
+      if (time.rehearsing?.mine && !time.rehearsing.mine.includes(of.id)) return []
       const made = forecasts.get(of.id)
       const stand = standOf(of)
       const action = made?.action.value
@@ -112,7 +118,7 @@ export const useStove = defineStore('stove', () => {
   )
   const ofDishes = computed((): StreamCall[] => {
     const next = pass.nextCall
-    if (!next || !pass.begun) return []
+    if (!next || !pass.begun || time.rehearsing) return []
     const due = pass.servedAt + next.at * 1000
     return [{ id: DISH, does: 'dish', due, fire: null, of: pass.ofWhom(next), says: next.text, cook: null, dish: next }]
   })

@@ -57,5 +57,14 @@ export const slateTheme: ThemeConfig = {
 /** At the stove. */
 export const serviceTheme: ThemeConfig = {
   algorithm: theme.darkAlgorithm,
-  token: { ...DARK, colorBorder: '#4a5357', colorSplit: '#30383c', colorBgContainer: '#20262a', colorBgElevated: '#20262a' }
+  token: {
+    ...DARK,
+    colorBorder: '#4a5357',
+    colorSplit: '#30383c',
+    colorBgContainer: '#20262a',
+    colorBgElevated: '#20262a',
+    colorBgLayout: '#141a1d',
+    colorTextLabel: '#c3c9c5'
+  },
+  components: { Segmented: { colorBgElevated: '#3d5566' } }
 }

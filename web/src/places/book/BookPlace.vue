@@ -141,6 +141,7 @@ const ofColumn = (key: unknown): Column | undefined => COLUMNS.find(c => c.key =
 <template>
   <main ref="book" class="book">
     <h1>The book</h1>
+    <p class="apart"><router-link to="/rehearse">Rehearsals</router-link> stand apart from what was cooked.</p>
     <div class="search">
       <a-input
         v-model:value="search"

@@ -233,6 +233,7 @@ function nameOf(request: PlanRequest, called: string, whose: string): string {
         <a-button class="go" :disabled="plan.state !== 'ready' || held || table.working" block @click="light">{{
           cook.underWay ? 'Light the stove for this one too' : 'Light the stove'
         }}</a-button>
+        <p class="rehearse"><router-link to="/rehearse">Rehearse it first</router-link>, on a piece that costs nothing.</p>
         <plan-out :of="there" :title="title" :stale="stale" :lines="lines" :cautions="cautions" :held="held" />
         <safety-lines v-if="plan.shown" :plan="plan.shown.plan" />
         <p v-for="c in cautions" :key="c.id" class="remark">{{ units.say(c.text) }}</p>
@@ -296,7 +297,16 @@ main a,
 }
 .go {
   flex: none;
-  margin: 14px 0 16px;
+  margin: 14px 0 8px;
+}
+.rehearse {
+  margin: 0 0 14px;
+  font-size: 14.5px;
+}
+.rehearse a {
+  color: inherit;
+  text-decoration: underline;
+  text-underline-offset: 3px;
 }
 aside .remark:last-of-type {
   padding-bottom: 20px;

@@ -38,16 +38,19 @@ watch(
     <a-button v-if="at.plain.length === 0" class="act" :disabled="!at.action" @click="at.act()"
       >{{ at.call?.done ?? '…' }}<kbd>space</kbd></a-button
     >
-    <a-button v-if="at.readable" @click="at.openReading">Reading<kbd>R</kbd></a-button>
-    <a-button v-if="(at.state === 'on the heat' && at.action?.does !== 'pulled') || at.state === 'lifted'" @click="at.pull">
+    <a-button v-if="at.typed" @click="at.openReading">Reading<kbd>R</kbd></a-button>
+    <a-button
+      v-if="at.plain.length === 0 && ((at.state === 'on the heat' && at.action?.does !== 'pulled') || at.state === 'lifted')"
+      @click="at.pull"
+    >
       Off the heat<kbd>P</kbd>
     </a-button>
-    <a-button v-if="at.state === 'on the heat' || at.state === 'resting'" @click="at.lift">
+    <a-button v-if="at.plain.length === 0 && (at.state === 'on the heat' || at.state === 'resting')" @click="at.lift">
       {{ at.state === 'resting' ? 'Back to the heat' : 'Pause: lift out' }}<kbd>L</kbd>
     </a-button>
   </div>
   <div class="keys tools">
-    <a-button :aria-expanded="at.earlier" @click="at.show({ earlier: !at.earlier })">I’m late<kbd>E</kbd></a-button>
+    <a-button v-if="!at.bySigns" :aria-expanded="at.earlier" @click="at.show({ earlier: !at.earlier })">I’m late<kbd>E</kbd></a-button>
     <a-button :aria-expanded="at.guestsLate" @click="at.show({ guestsLate: !at.guestsLate })">Guests are late<kbd>G</kbd></a-button>
     <a-button :disabled="!cook.canUndo" @click="at.undo">Undo<kbd>U</kbd></a-button>
     <a-button :aria-pressed="caller.muted" @click="caller.toggle()">

@@ -5,6 +5,7 @@ import { Button as AButton } from 'ant-design-vue'
 import { onKeyStroke, useWakeLock } from '@vueuse/core'
 import { watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import { useClock } from '../../stores/clock'
 import { useCook } from '../../stores/cook'
 import { useStove } from '../../stores/stove'
 import OutcomeForm from '../book/OutcomeForm.vue'
@@ -14,9 +15,12 @@ import StoveKeys from './StoveKeys.vue'
 import StoveLeft from './StoveLeft.vue'
 import StoveSide from './StoveSide.vue'
 import StoveTiles from './StoveTiles.vue'
+import RehearsalBar from './RehearsalBar.vue'
+import RehearsalSigns from './RehearsalSigns.vue'
 import { useAtTheStove } from './useAtTheStove'
 import { useSingleKeys } from '../../ui/useSingleKeys'
 
+const clock = useClock()
 const cook = useCook()
 const stove = useStove()
 const router = useRouter()
@@ -52,13 +56,15 @@ function finish(): void {
 
 <template>
   <on-slate service>
+    <rehearsal-bar />
     <div v-if="!at.record && !at.dish" class="stove empty">
       <main>
         <h1>Nothing on the stove</h1>
         <p>Make a plan at the <router-link to="/fire">fire</router-link> and light the stove from there.</p>
+        <p>Or <router-link to="/rehearse">rehearse</router-link>: practise on a piece that costs nothing.</p>
       </main>
     </div>
-    <div v-else class="stove" :class="{ alone: !at.record }">
+    <div v-else class="stove" :class="{ alone: !at.record || at.bySigns, rehearsed: clock.rehearsing }">
       <main>
         <stove-tiles />
         <template v-if="stove.first?.dish">
@@ -76,6 +82,14 @@ function finish(): void {
           :left="at.found"
           @on="at.carryOn"
         />
+        <template v-else-if="at.record && at.state === 'carved' && clock.rehearsing">
+          <h1>{{ at.record.title }}: cut</h1>
+          <p class="advice">Now it can be seen what was inside all the while.</p>
+          <div class="keys">
+            <a-button class="act" @click="router.push(`/rehearse/${clock.rehearsing.id}`)">See it cut open</a-button>
+            <a-button @click="at.undo">Not carved yet<kbd>undo</kbd></a-button>
+          </div>
+        </template>
         <template v-else-if="at.record && at.state === 'carved'">
           <h1>{{ at.record.title }}: carved</h1>
           <p class="advice">Look at the cut face before it is eaten, and write it down: nobody remembers.</p>
@@ -90,15 +104,16 @@ function finish(): void {
             class="call"
             :headline="at.headline"
             :left="at.left"
-            :advice="at.call?.advice ?? ''"
-            :against="at.against"
+            :advice="at.bySigns ? at.unsaid : (at.call?.advice ?? '')"
+            :against="at.bySigns ? null : at.against"
             :trouble="at.trouble"
           />
+          <rehearsal-signs v-if="clock.rehearsing" :cook-id="at.record.id" :readable="at.readable" />
           <div class="foot"><stove-keys :at="at" /></div>
         </template>
       </main>
       <stove-side
-        v-if="at.record"
+        v-if="at.record && !at.bySigns"
         :record="at.record"
         :forecast="at.forecast"
         :heard="at.heard"
@@ -122,6 +137,19 @@ function finish(): void {
 }
 .stove.alone {
   grid-template-columns: 1fr;
+}
+/* Under its bar, with its signs. */
+.stove.rehearsed {
+  min-height: calc(100vh - var(--header) - 50px);
+}
+.stove.rehearsed main {
+  padding-top: 12px;
+}
+.stove.rehearsed .call :deep(.clock) {
+  font-size: clamp(84px, 14vw, 176px);
+}
+.stove.rehearsed .call :deep(h1) {
+  font-size: clamp(30px, 4vw, 50px);
 }
 .stove.empty {
   grid-template-columns: 1fr;
@@ -165,6 +193,9 @@ h1 {
   main {
     padding: 14px 16px 16px;
     min-height: calc(100svh - var(--header) - var(--foot, 0px));
+  }
+  .stove.rehearsed main {
+    min-height: calc(100svh - var(--header) - var(--foot, 0px) - 112px);
   }
   .advice {
     font-size: 18px;

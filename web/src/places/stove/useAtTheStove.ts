@@ -3,8 +3,10 @@ import { computed, reactive, ref, watch } from 'vue'
 import { callFor, callsAfter, probedRangeFromNow, pullRangeFromNow } from '#core/session/call'
 import { ALLOWED, atTheHeat, spentUntil, standsLeft } from '#core/session/progress'
 import { showClock, showDuration, shownText } from '#core/quantity/format'
+import { useClock } from '../../stores/clock'
 import { useCook, type Said } from '../../stores/cook'
 import { usePass } from '../../stores/pass'
+import { useRehearsal } from '../../stores/rehearsal'
 import { nameOf, useStove } from '../../stores/stove'
 import { useUnits } from '../../stores/units'
 import { tell } from '../../ui/tell'
@@ -29,6 +31,8 @@ const EARLY_S = 5 * 60
 export type AtTheStove = ReturnType<typeof useAtTheStove>
 
 export function useAtTheStove() {
+  const clock = useClock()
+  const rehearsal = useRehearsal()
   const cook = useCook()
   const units = useUnits()
   const stove = useStove()
@@ -41,7 +45,9 @@ export function useAtTheStove() {
   const heard = computed(() => mine.value?.heard.value ?? null)
   const reckoning = computed(() => mine.value?.reckoning.value ?? false)
   const progress = computed(() => mine.value?.progress.value ?? null)
-  const action = computed(() => mine.value?.action.value ?? null)
+  /** In a rehearsal without calls the cook goes by what he sees, hears and feels. */
+  const bySigns = computed(() => clock.rehearsing?.calls === false)
+  const action = computed(() => (bySigns.value ? null : (mine.value?.action.value ?? null)))
   const trouble = computed(() => mine.value?.trouble.value ?? null)
   const state = computed(() => progress.value?.state ?? 'ready')
   /** The ticket's next call, where that is what stands large. */
@@ -55,6 +61,7 @@ export function useAtTheStove() {
   const stand = computed(() => (record.value ? stove.standOf(record.value) : null))
   const call = computed(() => (action.value && stand.value ? callFor(action.value, stand.value, units.system) : null))
   const headline = computed(() => {
+    if (bySigns.value) return record.value ? nameOf(record.value) : ''
     if (!call.value) return waits.value ?? (trouble.value ? 'Go by the probe' : 'Reckoning…')
     if (andWho.value !== '') return `${call.value.says}${andWho.value} ${left.value === null || late.value ? 'now' : 'in'}`
     return left.value === null ? call.value.says : `${call.value.says} ${late.value ? 'now' : 'in'}`
@@ -109,12 +116,28 @@ export function useAtTheStove() {
   }
   /** Where no forecast can be made the buttons still say what is done, in no more words than their own. */
   const plain = computed(() =>
-    trouble.value && !action.value
+    (trouble.value || bySigns.value) && !action.value
       ? ALLOWED[state.value].flatMap(kind =>
-          kind !== 'reading' && kind !== 'undone' && kind !== 'delayed' ? [{ kind, words: PLAINLY[kind] }] : []
+          kind !== 'reading' && kind !== 'undone' && kind !== 'delayed' && meant(kind) ? [{ kind, words: PLAINLY[kind] }] : []
         )
       : []
   )
+  /** By signs alone only what this way of cooking has. */
+  function meant(kind: keyof typeof PLAINLY): boolean {
+    const marks = forecast.value?.marks
+    if (!bySigns.value || !marks) return true
+    if (kind === 'edged') return marks.some(m => m.phase === 'fat edge')
+    if (kind === 'moved') return marks.some(m => m.stage > 0 && m.phase !== 'fat edge')
+    return kind !== 'lit' || state.value === 'ready' || marks.some(m => m.phase !== marks[0].phase)
+  }
+  /** Where nothing is called. */
+  const unsaid = computed((): string => {
+    if (state.value === 'ready') return 'Nobody calls. Light it when you are ready, and go by what you see and hear.'
+    if (state.value === 'heating') return 'Lay it in when the heat is right for it.'
+    return state.value === 'resting' || state.value === 'carved'
+      ? `${showClock(elapsed.value - onHeat.value)} off the heat. Cut it when it is ready.`
+      : `${showClock(elapsed.value)} since it went in.`
+  })
   function pull(): void {
     const before = forecast.value && state.value === 'on the heat' ? forecast.value.pull.time - elapsed.value : 0
     earlier.value = false
@@ -138,8 +161,11 @@ export function useAtTheStove() {
   const guestsLate = ref(false)
   const reading = ref(false)
   const readable = computed(() => state.value !== 'ready' && state.value !== 'heating' && state.value !== 'carved')
+  /** Typed; in a rehearsal there is one to be put in. */
+  const typed = computed(() => readable.value && clock.rehearsing === null)
   function openReading(): void {
-    if (readable.value) reading.value = true
+    if (typed.value) reading.value = true
+    else if (readable.value && clock.rehearsing?.probe && record.value) void rehearsal.probe(record.value.id)
   }
   function read(coreC: number): void {
     say({ kind: 'reading', coreC })
@@ -193,6 +219,9 @@ export function useAtTheStove() {
     guestsLate,
     reading,
     readable,
+    typed,
+    bySigns,
+    unsaid,
     undone,
     onHeat,
     say,

@@ -1,0 +1,207 @@
+/**
+ * Rehearsals: the keeper of what is true. The seed stands in the database and never leaves the server; what goes out
+ * before the cut are signs, what a thermometer shows, and a clock.
+ */
+import { randomInt } from 'node:crypto'
+import type { Knex } from 'knex'
+import type { CookRecord } from '#core/book/record'
+import type { Steps } from '#core/numerics/steps'
+import { cuttingOpen, type CutOpen } from '#core/rehearsal/cutOpen'
+import { exerciseById } from '#core/rehearsal/exercises'
+import { goingAt, shownBy, type Clock } from '#core/rehearsal/clock'
+import type { Rehearsal, RehearsalSummary } from '#core/rehearsal/record'
+import { probedAt, signsAt, type Signs } from '#core/rehearsal/signs'
+import { lived, truthOf, type Beside, type Lived, type Truth } from '#core/rehearsal/truth'
+import { twistOf } from '#core/rehearsal/twists'
+import { progressOf } from '#core/session/progress'
+import type { CookRepository } from '#server/cooks/repository'
+
+interface RehearsalRow {
+  id: string
+  exercise: string | null
+  seed: number
+  created_at: number
+  clock_at: number
+  clock_since: number
+  speed: number
+  points: number | null
+}
+
+/** What has been worked out of a cook: its truth, and its life so far and a while on, for as long as nothing more is said. */
+interface Known {
+  readonly truth: Truth
+  events: string
+  life: Lived | null
+}
+
+/** ms that a life is worked out ahead: how often it is, at sixty times. */
+const AHEAD_MS = 10 * 60_000
+const MOST_KNOWN = 60
+const MOST_LISTED = 40
+
+export class Rehearsals {
+  private readonly known = new Map<string, Known>()
+
+  constructor(
+    private readonly db: Knex,
+    private readonly cooks: CookRepository
+  ) {}
+
+  /** The same one begun again changes nothing. */
+  async begin(id: string, exercise: string | null, now: number): Promise<Rehearsal> {
+    const row: RehearsalRow = {
+      id,
+      exercise,
+      seed: randomInt(1, 2 ** 31),
+      created_at: now,
+      clock_at: now,
+      clock_since: now,
+      speed: 1,
+      points: null
+    }
+    await this.db<RehearsalRow>('rehearsals').insert(row).onConflict('id').ignore()
+    return (await this.find(id, now)) as Rehearsal
+  }
+
+  async find(id: string, now: number): Promise<Rehearsal | null> {
+    const row = await this.row(id)
+    if (!row) return null
+    const at = shownBy(clockOf(row), now)
+    const records = await this.cooks.litFor(id)
+    return {
+      id,
+      exercise: row.exercise,
+      clock: { at: Math.round(at), speed: row.speed },
+      cooks: records.map(r => ({ id: r.id, signs: this.signsOf(row, r, records, at), events: r.events.length })),
+      points: row.points
+    }
+  }
+
+  /** @returns null where there is no such rehearsal */
+  async go(id: string, speed: number, now: number): Promise<Rehearsal | null> {
+    const row = await this.row(id)
+    if (!row) return null
+    const { at, since } = goingAt(clockOf(row), speed, now)
+    await this.db<RehearsalRow>('rehearsals').where({ id }).update({ clock_at: at, clock_since: since, speed })
+    return this.find(id, now)
+  }
+
+  /** What a thermometer put in by hand shows now; null where there is no such piece, or it is not in anything hot yet. */
+  async probe(id: string, cookId: string, now: number): Promise<{ readonly at: number; readonly celsius: number } | null> {
+    const row = await this.row(id)
+    const records = await this.cooks.litFor(id)
+    const record = records.find(r => r.id === cookId)
+    if (!row || !record) return null
+    const at = Math.round(shownBy(clockOf(row), now))
+    const { truth, life } = this.lifeOf(row, record, records, at)
+    return life === null ? null : { at, celsius: probedAt(truth, life, (at - life.laidAt) / 1000).shownC }
+  }
+
+  /** @returns null where there is no such piece; 'whole' while nobody has cut it */
+  async cut(id: string, cookId: string): Promise<CutOpen | 'whole' | null> {
+    const row = await this.row(id)
+    const records = await this.cooks.litFor(id)
+    const record = records.find(r => r.id === cookId)
+    if (!row || !record) return null
+    const { laidAt, carvedAt } = progressOf(record.events)
+    if (laidAt === null || carvedAt === null) return 'whole'
+    const { truth } = this.knownOf(row, record)
+    const cut = await betweenOthers(cuttingOpen(truth, record, besideOf(record, records), lateOf(row)))
+    await this.judge(row, records)
+    return cut
+  }
+
+  /** The latest, and what each came to. */
+  async list(): Promise<RehearsalSummary[]> {
+    const rows = await this.db<RehearsalRow>('rehearsals').orderBy('created_at', 'desc').limit(MOST_LISTED)
+    const cooks = (await this.db('cooks')
+      .whereNull('removed_at')
+      .whereIn(
+        'service_id',
+        rows.map(r => r.id)
+      )
+      .orderBy('created_at')
+      .select('id', 'title', 'service_id')) as { id: string; title: string; service_id: string }[]
+    return rows.map(({ id, exercise, created_at: createdAt, points }) => ({
+      id,
+      exercise,
+      createdAt,
+      points,
+      cooks: cooks.filter(c => c.service_id === id).map(c => ({ id: c.id, title: c.title }))
+    }))
+  }
+
+  /** The best that each exercise was ever done. */
+  async best(): Promise<Readonly<Record<string, number>>> {
+    const rows = (await this.db('rehearsals')
+      .whereNotNull('exercise')
+      .whereNotNull('points')
+      .groupBy('exercise')
+      .select('exercise')
+      .max({ points: 'points' })) as { exercise: string; points: number }[]
+    return Object.fromEntries(rows.map(r => [r.exercise, r.points]))
+  }
+
+  /** Once all of it is cut it has its points: the mean of its pieces'. */
+  private async judge(row: RehearsalRow, records: readonly CookRecord[]): Promise<void> {
+    if (row.points !== null || records.some(r => progressOf(r.events).carvedAt === null)) return
+    const all: number[] = []
+    for (const record of records) {
+      const { truth } = this.knownOf(row, record)
+      all.push((await betweenOthers(cuttingOpen(truth, record, besideOf(record, records), lateOf(row)))).score.points)
+    }
+    const points = Math.round(all.reduce((sum, p) => sum + p, 0) / all.length)
+    await this.db<RehearsalRow>('rehearsals').where({ id: row.id }).update({ points })
+  }
+
+  private row(id: string): Promise<RehearsalRow | undefined> {
+    return this.db<RehearsalRow>('rehearsals').where({ id }).first()
+  }
+
+  private knownOf(row: RehearsalRow, record: CookRecord): Known {
+    const there = this.known.get(record.id)
+    if (there) return there
+    if (this.known.size >= MOST_KNOWN) this.known.clear()
+    const fresh: Known = { truth: truthOf(record.request, row.seed + numberOf(record.id), twistOf(row.exercise)), events: '', life: null }
+    this.known.set(record.id, fresh)
+    return fresh
+  }
+
+  private lifeOf(row: RehearsalRow, record: CookRecord, records: readonly CookRecord[], at: number): Known {
+    const known = this.knownOf(row, record)
+    const events = record.events.map(e => e.id).join(' ')
+    const enough = known.life !== null && (at - known.life.laidAt) / 1000 <= known.life.until
+    if (known.events !== events || !enough) {
+      known.life = lived(known.truth, record.events, at + AHEAD_MS, besideOf(record, records))
+      known.events = events
+    }
+    return known
+  }
+
+  private signsOf(row: RehearsalRow, record: CookRecord, records: readonly CookRecord[], at: number): Signs {
+    const { truth, life } = this.lifeOf(row, record, records, at)
+    return signsAt(truth, record.events, life, at, besideOf(record, records))
+  }
+}
+
+const lateOf = ({ exercise }: RehearsalRow): number => exerciseById(exercise ?? '')?.guestsLateS ?? 0
+const clockOf = ({ clock_at: at, clock_since: since, speed }: RehearsalRow): Clock => ({ at, since, speed })
+
+/** Each piece of a rehearsal has a truth of its own. */
+const numberOf = (id: string): number => [...id].reduce((sum, letter) => (31 * sum + letter.charCodeAt(0)) % 1e6, 0)
+
+function besideOf({ id, request: { kit } }: CookRecord, records: readonly CookRecord[]): Beside {
+  const laid = records
+    .filter(r => r.id !== id && r.request.kit.pan.id === kit.pan.id && r.request.kit.ring.id === kit.ring.id)
+    .flatMap(r => progressOf(r.events).laidAt ?? [])
+  return { panInUseFrom: laid.length === 0 ? null : Math.min(...laid) }
+}
+
+/** Others are answered between two steps of it. */
+async function betweenOthers<T>(steps: Steps<T>): Promise<T> {
+  for (;;) {
+    const step = steps.next()
+    if (step.done === true) return step.value
+    await new Promise(setImmediate)
+  }
+}

@@ -1,0 +1,142 @@
+/**
+ * The rehearsal that this device is in: its clock, the signs of each piece as its keeper tells them, and how fast it
+ * goes: as the cook wishes, and slower by itself where something is about to be decided.
+ */
+import { useIntervalFn } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { SPEEDS } from '#core/rehearsal/clock'
+import type { Rehearsal } from '#core/rehearsal/record'
+import type { Signs } from '#core/rehearsal/signs'
+import { progressOf } from '#core/session/progress'
+import { api } from '../api/client'
+import { useClock } from './clock'
+import { useCook } from './cook'
+import { useStove } from './stove'
+
+const LOOK_EVERY_MS = 1000
+/** Nearer than so much real time before a decision it goes no faster than that leaves it. */
+const IN_TIME_MS = 1200
+/** By signs alone: while a pan gets hot, and else. */
+const BY_SIGNS = { heating: 2, cooking: 10 } as const
+/** Real ms for which a sign that has changed may be looked at. */
+const LOOKED_AT_MS = 4000
+const SLOW = 2
+
+export const useRehearsal = defineStore('rehearsal', () => {
+  const clock = useClock()
+  const cook = useCook()
+  const stove = useStove()
+
+  const seen = shallowRef<Rehearsal | null>(null)
+  /** What went wrong with what was last asked of its keeper. */
+  const trouble = ref<string | null>(null)
+  const wish = ref(1)
+  const held = computed(() => clock.speed === 0)
+  const current = computed(() => (seen.value && seen.value.id === clock.rehearsing?.id ? seen.value : null))
+  const signsOf = (cookId: string): Signs | null => current.value?.cooks.find(c => c.id === cookId)?.signs ?? null
+  /** The fastest that it may be wished. */
+  const fastest = computed(() => (clock.rehearsing?.calls === false ? BY_SIGNS.cooking : SPEEDS[SPEEDS.length - 1]))
+
+  async function asked(work: () => Promise<void>): Promise<void> {
+    try {
+      await work()
+      trouble.value = null
+    } catch (error) {
+      trouble.value = error instanceof Error ? error.message : String(error)
+    }
+  }
+  function take(there: Rehearsal): void {
+    if (there.id !== clock.rehearsing?.id) return
+    seen.value = there
+    clock.set(there.clock.at, there.clock.speed)
+    // Another device has said something.
+    const news = there.cooks.some(c => c.events > (cook.cooks.find(mine => mine.id === c.id)?.events.length ?? 0))
+    if (news) void asked(hear)
+  }
+  async function hear(): Promise<void> {
+    const { id } = clock.rehearsing ?? {}
+    if (id === undefined) return
+    const { cooks, thrownAway } = await api.cooksFor(id)
+    cook.hear(id, cooks, thrownAway)
+  }
+  async function look(): Promise<void> {
+    const { id } = clock.rehearsing ?? {}
+    if (id === undefined) return
+    await asked(async () => take(await api.rehearsal(id))).catch(() => undefined)
+  }
+  let going = 1
+  function go(speed: number): void {
+    const { id } = clock.rehearsing ?? {}
+    if (id === undefined || speed === going) return
+    going = speed
+    clock.go(speed)
+    void asked(async () => take(await api.goAt(id, speed)))
+  }
+
+  const words = computed(() =>
+    JSON.stringify(current.value?.cooks.map(({ signs: { pan, hiss, shade, smoke, flames } }) => [pan, hiss?.word, shade, smoke, flames]))
+  )
+  let lookAt = 0
+  watch(words, () => (lookAt = Date.now() + LOOKED_AT_MS))
+
+  /** As fast as it is wished, unless something is about to be decided. */
+  function fitting(): number {
+    if (wish.value === 0) return 0
+    const states = cook.cooks.map(c => progressOf(c.events).state)
+    if (states.every(s => s === 'carved')) return 1
+    if (clock.rehearsing?.calls === false) {
+      const most = states.some(s => s === 'heating') ? BY_SIGNS.heating : BY_SIGNS.cooking
+      return Math.min(wish.value, most, Date.now() < lookAt ? SLOW : most)
+    }
+    const due = stove.stream.map(c => c.due)
+    // Where nothing is due it waits for the cook.
+    if (due.length === 0 || due.some(d => d === null)) return 1
+    const next = Math.min(...(due as number[])) - clock.now()
+    return SPEEDS.filter(s => s > 0 && s <= wish.value && s * IN_TIME_MS <= next).at(-1) ?? 1
+  }
+  const clocks = [
+    useIntervalFn(() => void look(), LOOK_EVERY_MS, { immediate: false }),
+    useIntervalFn(() => go(fitting()), 200, { immediate: false })
+  ]
+  watch(
+    () => clock.rehearsing?.id,
+    id => {
+      seen.value = null
+      trouble.value = null
+      going = clock.speed
+      for (const each of clocks)
+        if (id === undefined) each.pause()
+        else each.resume()
+      if (id !== undefined) void look()
+    },
+    { immediate: true }
+  )
+  watch(
+    () => cook.cooks.reduce((sum, c) => sum + c.events.length, 0),
+    () => setTimeout(() => void look(), 150)
+  )
+
+  function wishFor(speed: number): void {
+    wish.value = Math.min(speed, fastest.value)
+    go(fitting())
+  }
+
+  /** A thermometer put in by hand: what it shows is heard as if it were typed. */
+  async function probe(cookId: string): Promise<void> {
+    const { id } = clock.rehearsing ?? {}
+    if (id === undefined) return
+    await asked(async () => {
+      const { at, celsius } = await api.probe(id, cookId)
+      cook.say({ kind: 'reading', coreC: celsius }, at, [cookId])
+    })
+  }
+
+  /** Back to the kitchen; what is left half cooked stays in the list of rehearsals. */
+  function leave(): void {
+    clock.leave()
+    wish.value = 1
+  }
+
+  return { current, trouble, wish, held, fastest, signsOf, wishFor, probe, leave, look }
+})
