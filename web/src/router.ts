@@ -22,6 +22,8 @@ const LATER = {
   screensPlace: () => import('./places/house/ScreensPlace.vue'),
   pairPlace: () => import('./places/house/PairPlace.vue'),
   rehearsalsPlace: () => import('./places/rehearsal/RehearsalsPlace.vue'),
+  drillsPlace: () => import('./places/rehearsal/DrillsPlace.vue'),
+  fingerPlace: () => import('./places/rehearsal/FingerPlace.vue'),
   cutOpenPage: () => import('./places/rehearsal/CutOpenPage.vue'),
   comparePage: () => import('./places/book/ComparePage.vue')
 }
@@ -56,6 +58,8 @@ export const router = createRouter({
     { path: '/book/:one/beside/:other', name: 'compare', component: LATER.comparePage, meta: { title: 'Side by side' } },
     { path: '/book/:id', name: 'cook', component: LATER.cookPage, meta: { title: 'Book' } },
     { path: '/rehearse', name: 'rehearse', component: LATER.rehearsalsPlace, meta: { title: 'Rehearse' } },
+    { path: '/rehearse/drills', name: 'drills', component: LATER.drillsPlace, meta: { title: 'Small drills' } },
+    { path: '/rehearse/finger', name: 'finger', component: LATER.fingerPlace, meta: { title: 'What a finger can tell' } },
     { path: '/rehearse/:id', name: 'cut open', component: LATER.cutOpenPage, props: true, meta: { title: 'Cut open' } },
     { path: '/screens', name: 'screens', component: LATER.screensPlace, meta: { title: 'Other screens' } },
     { path: '/pair', name: 'pair', component: LATER.pairPlace, meta: { title: 'Come in' } },

@@ -22,9 +22,9 @@ export interface Shares {
   readonly above: number
 }
 
-export function sharesOf(field: Field, geometry: CutGeometry): Shares {
-  const { hottest } = axisColumn(field, geometry)
-  const { edgesMm } = geometry
+export const sharesOf = (field: Field, geometry: CutGeometry): Shares => sharesIn(axisColumn(field, geometry).hottest, geometry.edgesMm)
+/** @param edgesMm of the cells whose hottest is given, from the first face */
+export function sharesIn(hottest: readonly number[], edgesMm: readonly number[]): Shares {
   const sums = [0, 0, 0, 0]
   hottest.forEach((T, i) => (sums[STIFFER.findIndex(([below]) => T < below)] += edgesMm[i + 1] - edgesMm[i]))
   const [below45, below55, below65, above] = sums.map(s => s / edgesMm[edgesMm.length - 1])

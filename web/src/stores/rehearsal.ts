@@ -18,7 +18,7 @@ const LOOK_EVERY_MS = 1000
 /** Nearer than so much real time before a decision it goes no faster than that leaves it. */
 const IN_TIME_MS = 1200
 /** By signs alone: while a pan gets hot, and else. */
-const BY_SIGNS = { heating: 2, cooking: 10 } as const
+const BY_SIGNS = { heating: 5, cooking: 10 } as const
 /** Real ms for which a sign that has changed may be looked at. */
 const LOOKED_AT_MS = 4000
 const SLOW = 2

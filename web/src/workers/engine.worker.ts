@@ -15,6 +15,8 @@ import type { WarmStart } from '#core/plan/search'
 import { secondServing, type SecondServing } from '#core/plan/secondServing'
 import { thicknessesAllow, thinEndPeak, type Allows } from '#core/plan/thickness'
 import { consequences, type Consequence } from '#core/plan/whatIf'
+import { feltInPans } from '#core/rehearsal/felt'
+import type { Felt } from '#core/rehearsal/hand'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import type { PlanRequest } from '#core/request/request'
 import { setupOf } from '#core/request/setup'
@@ -55,6 +57,8 @@ export interface Engine {
   thaw(cutId: string, thicknessMm: number, how: ThawingHow): number
   /** What finished cooks with readings teach of the kit. */
   lessons(records: readonly CookRecord[], token: number): Promise<readonly Lesson[]>
+  /** How pieces of several thicknesses feel, each cooked to several donenesses. */
+  feels(): readonly Felt[]
   /** Everything on a ticket laid out for one moment. */
   serve(dishes: readonly Dish[], kitchen: Kitchen): Service
   /** Nobody waits for it any more: it is dropped between two pieces of work. */
@@ -163,6 +167,7 @@ const engine: Engine = {
   },
   thaw: (cutId, thicknessMm, how) => thawSeconds(thicknessMm, cutById(cutId) ?? CUTS[0], how),
   lessons: (records, token) => inPieces(lessons(records), token),
+  feels: feltInPans,
   serve,
   cancel: token => void cancelled.add(token),
   warmUp: request => {

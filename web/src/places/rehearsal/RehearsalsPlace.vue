@@ -102,6 +102,12 @@ const COLUMNS = [
         </a-button>
       </p>
     </section>
+    <section>
+      <h2>Small drills</h2>
+      <p class="drills">
+        <router-link to="/rehearse/drills">Seven of a minute each</router-link>: muscles, grain, doneness by eye and by finger, the climb.
+      </p>
+    </section>
     <section v-for="l in LEVELS" :key="l.level">
       <h2>{{ l.name }}</h2>
       <ul class="cards">
@@ -173,7 +179,8 @@ h2 {
 .own p {
   margin: 0 0 8px;
 }
-.own a {
+.own a,
+.drills a {
   text-decoration: underline;
   text-underline-offset: 3px;
 }
