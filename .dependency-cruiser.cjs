@@ -57,7 +57,7 @@ module.exports = {
     {
       name: 'the-truth-does-not-cross-to-the-page',
       severity: 'error',
-      from: { path: '^web/' },
+      from: { path: '^web/', pathNot: '\\.test\\.ts$' },
       to: { path: '^core/src/rehearsal/(truth|twists|signs|cutOpen)', dependencyTypesNot: ['type-only'] }
     },
     { name: 'server-not-web', severity: 'error', from: { path: '^server/' }, to: { path: '^web/' } },

@@ -27,6 +27,9 @@ const PLACES = [
   '/pass/recipes/gratin',
   '/screens',
   '/stove',
+  '/rehearse',
+  '/rehearse/drills',
+  '/rehearse/finger',
   '/book',
   '/book/demo-strip-galley',
   '/book/demo-strip-galley/beside/demo-flat-iron'

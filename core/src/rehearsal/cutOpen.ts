@@ -105,6 +105,9 @@ function sectionAt({ fields, body }: Run, at: number): Section {
     : { edgesMm: geometry.edgesMm.map(tenth), hottestC: axisColumn(field, geometry).hottest.map(tenth) }
 }
 
+/** Of its thermal centre until it was cut, °C. */
+const hottestBy = ({ history: { time, core } }: Run, carvedS: number): number => Math.max(...core.filter((_, i) => time[i] <= carvedS + 1))
+
 function servedOf(truth: Truth, life: Pick<Lived, 'run' | 'past'>, pulledS: number, carvedS: number): Served {
   const { setup, target } = truth.kitchen
   const { history, fields, body } = life.run
@@ -115,7 +118,7 @@ function servedOf(truth: Truth, life: Pick<Lived, 'run' | 'past'>, pulledS: numb
   const grams = setup.piece.weightG * setup.piece.count
   const loss = valueAt(time, history.evaporated, carvedS) + valueAt(time, history.dripped, carvedS)
   return {
-    peakC: tenth(Math.max(...history.core.filter((_, i) => time[i] <= carvedS + 1))),
+    peakC: tenth(hottestBy(life.run, carvedS)),
     carvedC: tenth(valueAt(time, history.core, carvedS)),
     greyMm: tenth(reading.side && setup.piece.form === 'roast' ? reading.side.greyMm : Math.max(...reading.greyMm)),
     crust: setup.piece.form === 'roast' ? null : { shade: shadeOf(paler), dose: Math.round(paler.dose) },
@@ -174,11 +177,20 @@ const SOUGHT_IN = 0.3
 const MOST_TRIES = 8
 const FAR_K = 12
 /**
- * The time at the heat that would have brought the true piece to the target, s: sought on a coarse grid, put right by
- * what that is off where it was in truth.
+ * The time at the heat that would have brought the true piece to the target by the knife, rested as it was, s: sought on a
+ * coarse grid, put right by what that is off where it was in truth.
+ * @param peakC what it came to
  */
-function* rightPull(truth: Truth, past: readonly Spent[], living: Living, peakC: number, plannedS: number): Steps<number> {
-  const coarsely = (total: number): number => truly(truth.kitchen, drawnOut(past, total), { ...living, fineness: 'coarse' }).peak.core
+function* rightPull(
+  truth: Truth,
+  past: readonly Spent[],
+  living: Living,
+  { peakC, restS, plannedS }: { readonly peakC: number; readonly restS: number; readonly plannedS: number }
+): Steps<number> {
+  const coarsely = (total: number): number => {
+    const spent = drawnOut(past, total)
+    return hottestBy(truly(truth.kitchen, spent, { ...living, fineness: 'coarse' }), secondsOf(spent) + restS)
+  }
   const total = secondsOf(past)
   const target = truth.kitchen.target + coarsely(total) - peakC
   yield
@@ -250,7 +262,7 @@ export function* cuttingOpen(
     prices.push({ what: 'flames', by: 0, instead: again(truth, past, { ...asItWas, flare: undefined }) })
     yield
   }
-  const right = yield* rightPull(truth, past, asItWas, life.run.peak.core, planned.pullS)
+  const right = yield* rightPull(truth, past, asItWas, { peakC: served.peakC, restS, plannedS: planned.pullS })
   if (Math.abs(right - secondsOf(past)) > WORTH.pullS) {
     prices.push({ what: 'pull', by: Math.round(secondsOf(past) - right), instead: again(truth, drawnOut(past, right), asItWas) })
     yield

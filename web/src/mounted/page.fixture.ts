@@ -14,11 +14,32 @@ class NoWorker {
 
 /** Hz of every tone since the browser was emptied. */
 export const tones: number[] = []
+/** How loud the pan was each time that it changed. */
+export const hissed: number[] = []
 class Ears {
   readonly currentTime = 0
+  readonly sampleRate = 100
   readonly destination = {}
+  close = vi.fn()
+  createBuffer(_: number, length: number): unknown {
+    return { getChannelData: () => new Float32Array(length) }
+  }
+  createBufferSource(): unknown {
+    return { buffer: null, loop: false, connect: (to: unknown) => to, start: vi.fn() }
+  }
+  createBiquadFilter(): unknown {
+    return { type: '', Q: { value: 0 }, frequency: { value: 0, setTargetAtTime: vi.fn() }, connect: (to: unknown) => to }
+  }
   createGain(): unknown {
-    return { gain: { setValueAtTime: vi.fn(), exponentialRampToValueAtTime: vi.fn() }, connect: vi.fn() }
+    return {
+      gain: {
+        value: 0,
+        setValueAtTime: vi.fn(),
+        setTargetAtTime: (level: number) => hissed.push(level),
+        exponentialRampToValueAtTime: vi.fn()
+      },
+      connect: vi.fn()
+    }
   }
   createOscillator(): unknown {
     const frequency = { value: 0 }
@@ -29,7 +50,7 @@ class Ears {
 /** Everything forgotten, as in a browser that was never here. */
 export function emptyBrowser(): void {
   localStorage.clear()
-  tones.length = 0
+  tones.length = hissed.length = 0
   vi.stubGlobal('Worker', NoWorker)
   vi.stubGlobal('AudioContext', Ears)
   vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no route')))

@@ -5,7 +5,7 @@
 import { useIntervalFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { SPEEDS } from '#core/rehearsal/clock'
+import { inTime, SPEEDS } from '#core/rehearsal/clock'
 import type { Rehearsal } from '#core/rehearsal/record'
 import type { Signs } from '#core/rehearsal/signs'
 import { progressOf } from '#core/session/progress'
@@ -15,8 +15,6 @@ import { useCook } from './cook'
 import { useStove } from './stove'
 
 const LOOK_EVERY_MS = 1000
-/** Nearer than so much real time before a decision it goes no faster than that leaves it. */
-const IN_TIME_MS = 1200
 /** By signs alone: while a pan gets hot, and else. */
 const BY_SIGNS = { heating: 5, cooking: 10 } as const
 /** Real ms for which a sign that has changed may be looked at. */
@@ -47,7 +45,8 @@ export const useRehearsal = defineStore('rehearsal', () => {
     }
   }
   function take(there: Rehearsal): void {
-    if (there.id !== clock.rehearsing?.id) return
+    // Left meanwhile.
+    if (clock.rehearsing === null || there.id !== clock.rehearsing.id) return
     seen.value = there
     clock.set(there.clock.at, there.clock.speed)
     // Another device has said something.
@@ -90,10 +89,8 @@ export const useRehearsal = defineStore('rehearsal', () => {
       return Math.min(wish.value, most, Date.now() < lookAt ? SLOW : most)
     }
     const due = stove.stream.map(c => c.due)
-    // Where nothing is due it waits for the cook.
-    if (due.length === 0 || due.some(d => d === null)) return 1
-    const next = Math.min(...(due as number[])) - clock.now()
-    return SPEEDS.filter(s => s > 0 && s <= wish.value && s * IN_TIME_MS <= next).at(-1) ?? 1
+    const waits = due.length === 0 || due.some(d => d === null)
+    return inTime(wish.value, waits ? null : Math.min(...(due as number[])) - clock.now())
   }
   const clocks = [
     useIntervalFn(() => void look(), LOOK_EVERY_MS, { immediate: false }),

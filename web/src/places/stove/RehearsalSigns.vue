@@ -3,14 +3,19 @@
 import { Button as AButton } from 'ant-design-vue'
 import { computed, ref, watch } from 'vue'
 import type { Shade } from '#core/rehearsal/browning'
+import { showTemperature, shownText } from '#core/quantity/format'
 import { useClock } from '../../stores/clock'
+import { useKit } from '../../stores/kit'
 import { useRehearsal } from '../../stores/rehearsal'
 import { useStove } from '../../stores/stove'
+import { useUnits } from '../../stores/units'
 import { useHiss } from '../../ui/useHiss'
 
 const props = defineProps<{ cookId: string; readable: boolean }>()
 const clock = useClock()
 const rehearsal = useRehearsal()
+const kit = useKit()
+const units = useUnits()
 const signs = computed(() => rehearsal.signsOf(props.cookId))
 
 const COLOURS: Record<Shade, string> = {
@@ -30,6 +35,12 @@ useHiss(
 )
 const strokes = computed(() => Math.round((signs.value?.hiss?.loud ?? 0) * STROKES))
 
+/** What the thermometer showed last, as this cook's shows it. */
+const shown = computed(() => {
+  const { readings = [] } = stove.forecasts.get(props.cookId)?.progress.value ?? {}
+  const last = readings.at(-1)
+  return last ? `shows ${shownText(showTemperature(kit.shows(last.coreC), units.system, 1))}` : ''
+})
 /** What the finger felt, for as long as one remembers it. */
 const pressed = ref('')
 watch(
@@ -55,6 +66,7 @@ const press = (): void => void (pressed.value = signs.value?.feel ?? '')
     </p>
     <p v-if="signs.smoke !== 'none'" class="sign"><span class="of">Smoke</span> {{ signs.smoke }}</p>
     <p v-if="pressed" class="sign" role="status"><span class="of">Under the finger</span> {{ pressed }}</p>
+    <p v-if="shown" class="sign" role="status"><span class="of">The thermometer</span> {{ shown }}</p>
     <span v-if="signs.feel" class="does">
       <a-button @click="press">Press it</a-button>
       <a-button v-if="readable && clock.rehearsing?.probe" @click="rehearsal.probe(cookId)">Put the thermometer in</a-button>

@@ -1,0 +1,170 @@
+/** A rehearsal at this device: a clock of its own, cooks that are not the kitchen's, and when to hurry and when not. */
+import { describe, expect, it, vi } from 'vitest'
+import { planned } from '#core/plan/planned.fixture'
+import { goingAt, inTime, shownBy } from '#core/rehearsal/clock'
+import type { Rehearsal } from '#core/rehearsal/record'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
+import { useClock } from './clock'
+import { useCook } from './cook'
+import { A_MINUTE, useDrills } from './drills'
+import { freshEach, reload, settle, there } from './fresh.fixture'
+import { useRehearsal } from './rehearsal'
+
+vi.mock('../workers/engine', async () => {
+  const { silent } = await import('./fresh.fixture')
+  return { startEngine: silent, askEngine: () => new Promise(() => undefined) }
+})
+vi.mock('../workers/ticker', () => ({ ticker: () => ({ start: () => undefined, stop: () => undefined }) }))
+freshEach()
+
+const { plan } = planned(FIRST_REQUEST)
+const BEGUN = { request: FIRST_REQUEST, plan, preheatS: 200 }
+const INTO = { id: 'rehearsal-one', name: 'A strip', calls: true, probe: true, guestsLateS: 0 }
+const light = (title: string): string => useCook().begin(title, BEGUN, null, { id: 'rehearsal-one', after: null, called: '' })
+/** A keeper that says where the rehearsal stands. */
+const keeper = (of: Partial<Rehearsal>, more: Readonly<Record<string, unknown>> = {}): void =>
+  void vi.stubGlobal('fetch', (path: string, { method, body }: { method: string; body?: string }) => {
+    there.sent.push({ method, path, body: body === undefined ? undefined : JSON.parse(body) })
+    const whole = { id: 'rehearsal-one', exercise: null, cooks: [], points: null, clock: { at: Date.now(), speed: 1 }, ...of }
+    const found = Object.entries(more).find(([end]) => path.endsWith(end))?.[1]
+    return Promise.resolve(new Response(JSON.stringify(found ?? whole), { status: 200 }))
+  })
+
+describe('a clock of its own', () => {
+  it('runs as fast as it is let, loses nothing when it is let otherwise, and can be held', () => {
+    const clock = goingAt({ at: 1000, since: 0, speed: 60 }, 0, 3600_000)
+    expect(clock.at).toBe(1000 + 60 * 3600_000)
+    expect(shownBy(clock, 9e9)).toBe(clock.at)
+    expect(shownBy(goingAt(clock, 10, 9e9), 9e9 + 500)).toBe(clock.at + 5000)
+  })
+
+  it('slows by itself before what is due, and waits for the cook at the pace of the kitchen', () => {
+    expect([600_000, 50_000, 20_000, 5_000, 500, -4_000].map(ms => inTime(60, ms))).toEqual([60, 30, 10, 2, 1, 1])
+    expect(inTime(5, 600_000)).toBe(5)
+    expect(inTime(60, null)).toBe(1)
+    expect(inTime(0, 600_000)).toBe(0)
+  })
+
+  it('is the kitchen’s again when the rehearsal is left, and goes on where the page is opened anew', () => {
+    const clock = useClock()
+    expect(clock.now()).toBe(Date.now())
+    clock.enter(INTO, 5_000_000, 60)
+    vi.advanceTimersByTime(10_000)
+    expect(clock.now()).toBe(5_600_000)
+    clock.go(0)
+    reload()
+    vi.advanceTimersByTime(60_000)
+    expect(useClock().now()).toBe(5_600_000)
+    useClock().leave()
+    expect(useClock().now()).toBe(Date.now())
+  })
+
+  it('is set by its keeper where it has gone wrong, and not for a moment’s difference', () => {
+    const clock = useClock()
+    clock.enter(INTO, 5_000_000, 10)
+    clock.set(5_000_900, 10)
+    expect(clock.now()).toBe(5_000_000)
+    clock.set(5_009_000, 10)
+    expect(clock.now()).toBe(5_009_000)
+  })
+})
+
+describe('cooks of a rehearsal', () => {
+  it('are on no stove but its own; the kitchen’s are not on its', () => {
+    const [cook, clock] = [useCook(), useClock()]
+    cook.begin('Supper', BEGUN, null)
+    cook.say({ kind: 'laid' })
+    expect(cook.inEarnest).toBe(true)
+    clock.enter(INTO, 5_000_000, 1)
+    expect(cook.cooks).toEqual([])
+    light('Strip')
+    expect(cook.cooks.map(c => c.title)).toEqual(['Strip'])
+    expect(cook.cook).toMatchObject({ rehearsed: true, createdAt: 5_000_000 })
+    cook.say({ kind: 'lit' })
+    expect(cook.cook!.events[0].at).toBe(5_000_000)
+    clock.leave()
+    expect(cook.cooks.map(c => c.title)).toEqual(['Supper'])
+    reload()
+    expect(useCook().cooks.map(c => c.title)).toEqual(['Supper'])
+  })
+
+  it('hear what another device has said, and a thermometer at the moment that it was read', async () => {
+    const [cook, clock] = [useCook(), useClock()]
+    clock.enter(INTO, 5_000_000, 1)
+    const id = light('Strip')
+    const lit = { id: 'lit-elsewhere', kind: 'lit' as const, at: 5_001_000, entered: 5_001_000 }
+    const signs = {
+      pan: 'a drop of water lies there and steams',
+      hiss: null,
+      shade: null,
+      smoke: 'none' as const,
+      feel: null,
+      flames: false
+    }
+    keeper(
+      { cooks: [{ id, signs, events: 1 }], clock: { at: 5_002_000, speed: 1 } },
+      { '/cooks': { cooks: [{ ...cook.cook!, events: [lit] }], thrownAway: [] }, '/probe': { at: 5_100_000, celsius: 41.3 } }
+    )
+    const rehearsal = useRehearsal()
+    await vi.advanceTimersByTimeAsync(1200)
+    expect(rehearsal.signsOf(id)).toEqual(signs)
+    expect(cook.cook!.events.map(e => e.id)).toEqual(['lit-elsewhere'])
+    cook.say({ kind: 'laid' }, 5_050_000)
+    await rehearsal.probe(id)
+    expect(cook.cook!.events.at(-1)).toMatchObject({ kind: 'reading', coreC: 41.3, at: 5_100_000 })
+  })
+
+  it('where its keeper does not answer it says so, and goes on', async () => {
+    useClock().enter(INTO, 5_000_000, 10)
+    there.server = 'down'
+    const rehearsal = useRehearsal()
+    await vi.advanceTimersByTimeAsync(1200)
+    expect(rehearsal.trouble).toBe('The server does not answer.')
+    expect(useClock().now()).toBeGreaterThan(5_001_000)
+    keeper({ clock: { at: 5_100_000, speed: 1 } })
+    await vi.advanceTimersByTimeAsync(1200)
+    expect(rehearsal.trouble).toBeNull()
+  })
+
+  it('by signs alone it is never faster than eyes are', () => {
+    useClock().enter({ ...INTO, calls: false }, 5_000_000, 1)
+    const rehearsal = useRehearsal()
+    light('Strip')
+    rehearsal.wishFor(60)
+    expect(rehearsal.wish).toBe(10)
+    useCook().say({ kind: 'lit' })
+    vi.advanceTimersByTime(400)
+    expect(useClock().speed).toBe(5)
+    rehearsal.wishFor(0)
+    expect(useClock().speed).toBe(0)
+    rehearsal.leave()
+    expect(useClock().rehearsing).toBeNull()
+  })
+})
+
+describe('the drills', () => {
+  const DAY = 24 * 3600_000
+  const inDays = (due: Date): number => Math.round((due.getTime() - Date.now()) / DAY)
+  it('come again later the better they went, and each time later still', async () => {
+    const drills = useDrills()
+    expect(drills.isDue('climb')).toBe(true)
+    const well = inDays(drills.done('climb', A_MINUTE))
+    const badly = inDays(drills.done('grain', 1))
+    expect(badly).toBe(1)
+    expect(well).toBeGreaterThan(badly)
+    expect(drills.isDue('climb')).toBe(false)
+    vi.setSystemTime(drills.dueAt('climb')!)
+    expect(drills.isDue('climb')).toBe(true)
+    expect(inDays(drills.done('climb', 4))).toBeGreaterThan(well)
+    await settle()
+    const due = drills.dueAt('climb')
+    reload()
+    expect(useDrills().dueAt('climb')).toEqual(due)
+  })
+
+  it('what cannot be read back is asked as if it were new', () => {
+    localStorage.setItem('macellaio.drills', '{"climb":{"due":"never"},"grain":7}')
+    expect(useDrills().dueAt('climb')).toBeNull()
+    expect(useDrills().isDue('grain')).toBe(true)
+  })
+})
