@@ -5,6 +5,8 @@
 import { join, resolve } from 'node:path'
 import { chromium, type Page } from '@playwright/test'
 import type { Piece } from '#core/meat/piece'
+import { exerciseById } from '#core/rehearsal/exercises'
+import { playedByCalls } from '#core/rehearsal/played.fixture'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { by } from '#core/request/request'
 import { App } from '../e2e/app'
@@ -137,10 +139,25 @@ async function severalAtTheStove(page: Page): Promise<void> {
   await settle(page)
 }
 
+/** A weak ring, cooked by the clock alone. @returns where it is cut open */
+async function rehearsed(): Promise<string> {
+  const ask = async (path: string, body: object): Promise<void> => {
+    const headers = { 'Content-Type': 'application/json' }
+    const { ok, status } = await fetch(`${app.url}/api${path}`, { method: 'POST', headers, body: JSON.stringify(body) })
+    if (!ok) throw new Error(`${path} was answered ${status}`)
+  }
+  const exercise = exerciseById('weak-ring')!
+  const { events, outcome: _, ...cook } = playedByCalls(exercise.parts[0].request, { pulled: 20, carved: -60 })
+  const id = 'rehearsal-picture'
+  await ask('/rehearsals', { id, exercise: exercise.id })
+  await ask('/cooks', { ...cook, title: '2 × Strip steak, 32 mm', service: { id, after: null, called: '' }, rehearsed: true })
+  await ask(`/cooks/${cook.id}/events`, { events })
+  return `/rehearse/${id}`
+}
+
 // Before anything is cooked: the Book as the demo has it.
 await view('book', '/book')
 await view('cook', '/book/demo-flat-iron')
-await view('cook-joint', '/book/demo-rib-joint')
 await view('fire', '/fire')
 await view('counter', '/counter', async page => page.getByRole('button', { name: /^Rump cap:/ }).click())
 await view(
@@ -152,7 +169,6 @@ await view(
       .first()
       .waitFor())
 )
-await view('portions', '/bench', async page => page.getByRole('tab', { name: 'Portion a whole one' }).click())
 await view('prepare', '/bench', async page => {
   await page.getByRole('tab', { name: 'Get it ready' }).click()
   await page.getByText('begins to brown').first().waitFor()
@@ -177,6 +193,9 @@ await view('kit', '/fire/kit', async page => page.getByRole('button', { name: 'c
 await view('bench', '/bench', async page => page.getByLabel('Weight of one').fill('300'))
 await view('stove', '/fire', atTheStove)
 await view('stove-phone', '/fire', atTheStove, { width: 390, height: 844 })
+
+await view('rehearse', '/rehearse')
+await view('cut-open', await rehearsed())
 
 await browser.close()
 await app.stop()

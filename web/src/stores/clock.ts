@@ -16,22 +16,20 @@ export interface Rehearsing {
   readonly guestsLateS: number
   /** Of whose pieces are called here, by their cooks' ids; null for all. */
   readonly mine: readonly string[] | null
-  readonly clock: Clock
 }
 
 function parseRehearsing(stored: unknown): Rehearsing | null {
   if (stored === null) return null
-  const { id, name, calls, probe, guestsLateS, mine, clock } = stored as Rehearsing
-  if (typeof id !== 'string' || ![clock.at, clock.since, clock.speed].every(Number.isFinite)) throw new Error('Not one.')
-  return {
-    id,
-    name: String(name),
-    calls: calls !== false,
-    probe: probe !== false,
-    guestsLateS: Number(guestsLateS) || 0,
-    mine: Array.isArray(mine) ? mine : null,
-    clock
-  }
+  const { id, name, calls, probe, guestsLateS, mine } = stored as Rehearsing
+  if (typeof id !== 'string') throw new Error('Not one.')
+  const whole = { id, name: String(name), calls: calls !== false, probe: probe !== false, guestsLateS: Number(guestsLateS) || 0 }
+  return { ...whole, mine: Array.isArray(mine) ? mine : null }
+}
+function parseClock(stored: unknown): Clock | null {
+  if (stored === null) return null
+  const { at, since, speed } = stored as Clock
+  if (![at, since, speed].every(Number.isFinite)) throw new Error('None.')
+  return { at, since, speed }
 }
 
 /** ms: nearer than this two clocks show the same. */
@@ -39,30 +37,30 @@ const SAME_MS = 150
 
 export const useClock = defineStore('clock', () => {
   const rehearsing = kept<Rehearsing | null>('macellaio.rehearsing', () => null, parseRehearsing)
+  /** Apart from it: it changes all the while, and hardly anybody looks at it. */
+  const pace = kept<Clock | null>('macellaio.rehearsing.clock', () => null, parseClock)
   /** Epoch ms. */
-  const now = (): number => Math.round(rehearsing.value ? shownBy(rehearsing.value.clock, Date.now()) : Date.now())
-  const speed = computed(() => rehearsing.value?.clock.speed ?? 1)
+  const now = (): number => Math.round(rehearsing.value && pace.value ? shownBy(pace.value, Date.now()) : Date.now())
+  const speed = computed(() => pace.value?.speed ?? 1)
 
-  function enter(into: Omit<Rehearsing, 'clock' | 'mine'>, at: number, going: number): void {
-    rehearsing.value = { ...into, mine: null, clock: { at, since: Date.now(), speed: going } }
+  function enter(into: Omit<Rehearsing, 'mine'>, at: number, going: number): void {
+    pace.value = { at, since: Date.now(), speed: going }
+    rehearsing.value = { ...into, mine: null }
   }
   /** As the keeper of the rehearsal has it: a step of a fraction of a second is not worth a jump. */
   function set(at: number, going: number): void {
-    const mine = rehearsing.value
-    if (!mine) return
-    if (going === mine.clock.speed && Math.abs(at - now()) < SAME_MS * Math.max(1, going)) return
-    rehearsing.value = { ...mine, clock: { at, since: Date.now(), speed: going } }
+    if (going === speed.value && Math.abs(at - now()) < SAME_MS * Math.max(1, going)) return
+    pace.value = { at, since: Date.now(), speed: going }
   }
   /** Before its keeper has answered. */
-  function go(speed: number): void {
-    const mine = rehearsing.value
-    if (mine) rehearsing.value = { ...mine, clock: goingAt(mine.clock, speed, Date.now()) }
+  function go(going: number): void {
+    if (pace.value) pace.value = goingAt(pace.value, going, Date.now())
   }
   /** @param cooks null for all */
   function take(cooks: readonly string[] | null): void {
     if (rehearsing.value) rehearsing.value = { ...rehearsing.value, mine: cooks }
   }
-  const leave = (): void => void (rehearsing.value = null)
+  const leave = (): void => void (rehearsing.value = pace.value = null)
 
   return { rehearsing, speed, now, enter, set, go, take, leave }
 })

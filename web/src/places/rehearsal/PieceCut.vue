@@ -54,7 +54,7 @@ const tip = { formatter: (i?: number): string => showClock(props.cut.frames[i ??
       </ul>
       <p class="figures">
         The middle came to <b>{{ degrees(cut.served.peakC, 1) }}</b>, wanted was {{ degrees(cut.targetC) }}. It was
-        <b>{{ degrees(cut.served.carvedC) }}</b> as it was cut, {{ Math.round(100 * cut.served.loss) }} % lighter than raw, with about
+        <b>{{ degrees(cut.served.carvedC, 1) }}</b> as it was cut, {{ Math.round(100 * cut.served.loss) }} % lighter than raw, with about
         {{ cut.served.boardMl }} ml on the board<template v-if="cut.served.crust">; its crust is {{ cut.served.crust.shade }}</template
         >.
       </p>

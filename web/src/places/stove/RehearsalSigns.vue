@@ -64,7 +64,7 @@ const press = (): void => void (pressed.value = signs.value?.feel ?? '')
       <span class="of">The face that shows</span> {{ signs.shade }}
       <span class="swatch" :style="{ background: COLOURS[signs.shade] }" aria-hidden="true"></span>
     </p>
-    <p v-if="signs.smoke !== 'none'" class="sign"><span class="of">Smoke</span> {{ signs.smoke }}</p>
+    <p v-if="signs.smoke !== 'none' && !signs.pan" class="sign"><span class="of">Smoke</span> {{ signs.smoke }}</p>
     <p v-if="pressed" class="sign" role="status"><span class="of">Under the finger</span> {{ pressed }}</p>
     <p v-if="shown" class="sign" role="status"><span class="of">The thermometer</span> {{ shown }}</p>
     <span v-if="signs.feel" class="does">
