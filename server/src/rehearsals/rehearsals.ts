@@ -32,6 +32,8 @@ interface Known {
   readonly truth: Truth
   events: string
   life: Lived | null
+  /** Once it is carved. */
+  cut: { readonly events: string; readonly open: CutOpen } | null
 }
 
 /** ms that a life is worked out ahead: how often it is, at sixty times. */
@@ -105,8 +107,7 @@ export class Rehearsals {
     if (!row || !record) return null
     const { laidAt, carvedAt } = progressOf(record.events)
     if (laidAt === null || carvedAt === null) return 'whole'
-    const { truth } = this.knownOf(row, record)
-    const cut = await betweenOthers(cuttingOpen(truth, record, besideOf(record, records), lateOf(row)))
+    const cut = await this.opened(row, record, records)
     await this.judge(row, records)
     return cut
   }
@@ -146,12 +147,18 @@ export class Rehearsals {
   private async judge(row: RehearsalRow, records: readonly CookRecord[]): Promise<void> {
     if (row.points !== null || records.some(r => progressOf(r.events).carvedAt === null)) return
     const all: number[] = []
-    for (const record of records) {
-      const { truth } = this.knownOf(row, record)
-      all.push((await betweenOthers(cuttingOpen(truth, record, besideOf(record, records), lateOf(row)))).score.points)
-    }
+    for (const record of records) all.push((await this.opened(row, record, records)).score.points)
     const points = Math.round(all.reduce((sum, p) => sum + p, 0) / all.length)
     await this.db<RehearsalRow>('rehearsals').where({ id: row.id }).update({ points })
+  }
+
+  /** Cut once, and looked at as often as anybody likes. */
+  private async opened(row: RehearsalRow, record: CookRecord, records: readonly CookRecord[]): Promise<CutOpen> {
+    const known = this.knownOf(row, record)
+    const events = eventsOf(record)
+    if (known.cut?.events !== events)
+      known.cut = { events, open: await betweenOthers(cuttingOpen(known.truth, record, besideOf(record, records), lateOf(row))) }
+    return known.cut.open
   }
 
   private row(id: string): Promise<RehearsalRow | undefined> {
@@ -162,14 +169,19 @@ export class Rehearsals {
     const there = this.known.get(record.id)
     if (there) return there
     if (this.known.size >= MOST_KNOWN) this.known.clear()
-    const fresh: Known = { truth: truthOf(record.request, row.seed + numberOf(record.id), twistOf(row.exercise)), events: '', life: null }
+    const fresh: Known = {
+      truth: truthOf(record.request, row.seed + numberOf(record.id), twistOf(row.exercise)),
+      events: '',
+      life: null,
+      cut: null
+    }
     this.known.set(record.id, fresh)
     return fresh
   }
 
   private lifeOf(row: RehearsalRow, record: CookRecord, records: readonly CookRecord[], at: number): Known {
     const known = this.knownOf(row, record)
-    const events = record.events.map(e => e.id).join(' ')
+    const events = eventsOf(record)
     const enough = known.life !== null && (at - known.life.laidAt) / 1000 <= known.life.until
     if (known.events !== events || !enough) {
       known.life = lived(known.truth, record.events, at + AHEAD_MS, besideOf(record, records))
@@ -184,6 +196,7 @@ export class Rehearsals {
   }
 }
 
+const eventsOf = ({ events }: CookRecord): string => events.map(e => e.id).join(' ')
 const lateOf = ({ exercise }: RehearsalRow): number => exerciseById(exercise ?? '')?.guestsLateS ?? 0
 const clockOf = ({ clock_at: at, clock_since: since, speed }: RehearsalRow): Clock => ({ at, since, speed })
 

@@ -35,12 +35,16 @@ function parseClock(stored: unknown): Clock | null {
 /** ms: nearer than this two clocks show the same. */
 const SAME_MS = 150
 
+/** Epoch ms. */
+const timeBy = (pace: Clock | null): number => Math.round(pace ? shownBy(pace, Date.now()) : Date.now())
+/** Epoch ms. Not of the store itself, whose functions are each watched over: it is asked five times a second. */
+export const timeAt = ({ pace }: { readonly pace: Clock | null }): number => timeBy(pace)
+
 export const useClock = defineStore('clock', () => {
   const rehearsing = kept<Rehearsing | null>('macellaio.rehearsing', () => null, parseRehearsing)
   /** Apart from it: it changes all the while, and hardly anybody looks at it. */
   const pace = kept<Clock | null>('macellaio.rehearsing.clock', () => null, parseClock)
-  /** Epoch ms. */
-  const now = (): number => Math.round(rehearsing.value && pace.value ? shownBy(pace.value, Date.now()) : Date.now())
+  const now = (): number => timeBy(pace.value)
   const speed = computed(() => pace.value?.speed ?? 1)
 
   function enter(into: Omit<Rehearsing, 'mine'>, at: number, going: number): void {
@@ -62,5 +66,5 @@ export const useClock = defineStore('clock', () => {
   }
   const leave = (): void => void (rehearsing.value = pace.value = null)
 
-  return { rehearsing, speed, now, enter, set, go, take, leave }
+  return { rehearsing, pace, speed, enter, set, go, take, leave }
 })

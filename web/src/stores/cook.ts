@@ -15,7 +15,7 @@ import type { PlanRequest } from '#core/request/request'
 import type { Spread } from '#core/estimate/spread'
 import { wholeSettings } from '#core/request/setup'
 import { api } from '../api/client'
-import { useClock } from './clock'
+import { timeAt, useClock } from './clock'
 import { kept } from './kept'
 import { outbox } from './outbox'
 
@@ -118,7 +118,7 @@ export const useCook = defineStore('cook', () => {
     const fresh: NewCook = {
       id: nanoid(12),
       title,
-      createdAt: clock.now(),
+      createdAt: timeAt(clock),
       request: { ...request, method: { ...request.method, settings: wholeSettings(request) } },
       planned: plannedOf(plan, spread, preheatS),
       service,
@@ -137,8 +137,8 @@ export const useCook = defineStore('cook', () => {
    * @param ids of whom; what is said of several in one breath is taken back in one
    * @returns by which it can be taken back
    */
-  function say(said: Said, at: number = clock.now(), ids: readonly string[] = cook.value ? [cook.value.id] : []): number {
-    const entered = clock.now()
+  function say(said: Said, at: number = timeAt(clock), ids: readonly string[] = cook.value ? [cook.value.id] : []): number {
+    const entered = timeAt(clock)
     for (const of of all.value.filter(c => ids.includes(c.id))) sayOf(of, said, at, entered)
     return entered
   }
@@ -153,7 +153,7 @@ export const useCook = defineStore('cook', () => {
   /** Takes back just what was said then, whatever was said since. */
   function takeBack(entered: number): void {
     for (const { id, events } of all.value)
-      for (const e of standing(events)) if (e.entered === entered) say({ kind: 'undone', undoes: e.id }, clock.now(), [id])
+      for (const e of standing(events)) if (e.entered === entered) say({ kind: 'undone', undoes: e.id }, timeAt(clock), [id])
   }
 
   /** Takes back what was last said of the one shown, and what was said of others in the same breath. */
@@ -163,7 +163,7 @@ export const useCook = defineStore('cook', () => {
     for (const { id, events } of cooks.value) {
       const theirs = undoable(events)
       if (theirs && theirs.kind === taken.kind && theirs.entered === taken.entered)
-        say({ kind: 'undone', undoes: theirs.id }, clock.now(), [id])
+        say({ kind: 'undone', undoes: theirs.id }, timeAt(clock), [id])
     }
     return taken
   }
@@ -186,6 +186,11 @@ export const useCook = defineStore('cook', () => {
   function clear(id = cook.value?.id): void {
     last.value = (id === undefined ? undefined : find(id)) ?? null
     all.value = all.value.filter(c => c.id !== id)
+  }
+
+  /** Left behind with the rehearsal that they were of: what was said of them is with its keeper. */
+  function leaveBehind(rehearsal: string): void {
+    all.value = all.value.filter(c => c.rehearsed !== true || c.service?.id !== rehearsal)
   }
 
   /** Off the stove and out of the Book. @returns to put it back into both */
@@ -296,6 +301,7 @@ export const useCook = defineStore('cook', () => {
     judge,
     rename,
     clear,
+    leaveBehind,
     throwAway,
     hear
   }

@@ -4,7 +4,7 @@ import { planned } from '#core/plan/planned.fixture'
 import { goingAt, inTime, shownBy } from '#core/rehearsal/clock'
 import type { Rehearsal } from '#core/rehearsal/record'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
-import { useClock } from './clock'
+import { timeAt, useClock } from './clock'
 import { useCook } from './cook'
 import { A_MINUTE, useDrills } from './drills'
 import { freshEach, reload, settle, there } from './fresh.fixture'
@@ -47,25 +47,25 @@ describe('a clock of its own', () => {
 
   it('is the kitchen’s again when the rehearsal is left, and goes on where the page is opened anew', () => {
     const clock = useClock()
-    expect(clock.now()).toBe(Date.now())
+    expect(timeAt(clock)).toBe(Date.now())
     clock.enter(INTO, 5_000_000, 60)
     vi.advanceTimersByTime(10_000)
-    expect(clock.now()).toBe(5_600_000)
+    expect(timeAt(clock)).toBe(5_600_000)
     clock.go(0)
     reload()
     vi.advanceTimersByTime(60_000)
-    expect(useClock().now()).toBe(5_600_000)
+    expect(timeAt(useClock())).toBe(5_600_000)
     useClock().leave()
-    expect(useClock().now()).toBe(Date.now())
+    expect(timeAt(useClock())).toBe(Date.now())
   })
 
   it('is set by its keeper where it has gone wrong, and not for a moment’s difference', () => {
     const clock = useClock()
     clock.enter(INTO, 5_000_000, 10)
     clock.set(5_000_900, 10)
-    expect(clock.now()).toBe(5_000_000)
+    expect(timeAt(clock)).toBe(5_000_000)
     clock.set(5_009_000, 10)
-    expect(clock.now()).toBe(5_009_000)
+    expect(timeAt(clock)).toBe(5_009_000)
   })
 })
 
@@ -120,25 +120,78 @@ describe('cooks of a rehearsal', () => {
     const rehearsal = useRehearsal()
     await vi.advanceTimersByTimeAsync(1200)
     expect(rehearsal.trouble).toBe('The server does not answer.')
-    expect(useClock().now()).toBeGreaterThan(5_001_000)
+    expect(timeAt(useClock())).toBeGreaterThan(5_001_000)
     keeper({ clock: { at: 5_100_000, speed: 1 } })
     await vi.advanceTimersByTimeAsync(1200)
     expect(rehearsal.trouble).toBeNull()
   })
 
-  it('by signs alone it is never faster than eyes are', () => {
+  it('by signs alone it is never faster than eyes are', async () => {
     useClock().enter({ ...INTO, calls: false }, 5_000_000, 1)
     const rehearsal = useRehearsal()
     light('Strip')
     rehearsal.wishFor(60)
     expect(rehearsal.wish).toBe(10)
     useCook().say({ kind: 'lit' })
-    vi.advanceTimersByTime(400)
+    await vi.advanceTimersByTimeAsync(400)
     expect(useClock().speed).toBe(5)
     rehearsal.wishFor(0)
     expect(useClock().speed).toBe(0)
     rehearsal.leave()
     expect(useClock().rehearsing).toBeNull()
+  })
+})
+
+describe('two devices in one rehearsal', () => {
+  const at = (speed: number): Partial<Rehearsal> => ({ clock: { at: timeAt(useClock()), speed } })
+  it('hold it together, and hurry together', async () => {
+    useClock().enter(INTO, 5_000_000, 1)
+    const rehearsal = useRehearsal()
+    keeper(at(30))
+    await vi.advanceTimersByTimeAsync(1200)
+    expect(rehearsal.wish).toBe(30)
+    keeper(at(0))
+    await vi.advanceTimersByTimeAsync(1200)
+    expect([rehearsal.wish, useClock().speed]).toEqual([0, 0])
+    keeper(at(10))
+    await vi.advanceTimersByTimeAsync(1200)
+    expect(rehearsal.wish).toBe(10)
+  })
+
+  it('what was asked before a word is not held against it', async () => {
+    useClock().enter(INTO, 5_000_000, 1)
+    const rehearsal = useRehearsal()
+    rehearsal.wishFor(0)
+    let late: (() => void) | null = null
+    vi.stubGlobal('fetch', (path: string, { method, body }: { method: string; body?: string }) => {
+      const whole = {
+        id: 'rehearsal-one',
+        exercise: null,
+        cooks: [],
+        points: null,
+        clock: { at: 5_000_000, speed: body === undefined ? 60 : (JSON.parse(body) as { speed: number }).speed }
+      }
+      const answer = new Response(JSON.stringify(whole), { status: 200 })
+      return method === 'PUT' || !path.endsWith('/rehearsal-one')
+        ? Promise.resolve(answer)
+        : new Promise(done => (late = () => done(answer)))
+    })
+    rehearsal.wishFor(5)
+    await vi.advanceTimersByTimeAsync(1100)
+    rehearsal.wishFor(0)
+    late!()
+    await vi.advanceTimersByTimeAsync(100)
+    expect(rehearsal.wish).toBe(0)
+  })
+
+  it('take nothing of it along when it is left', () => {
+    const [cook, clock] = [useCook(), useClock()]
+    clock.enter(INTO, 5_000_000, 1)
+    light('Strip')
+    useRehearsal().leave()
+    expect(clock.rehearsing).toBeNull()
+    clock.enter(INTO, 5_000_000, 1)
+    expect(cook.cooks).toEqual([])
   })
 })
 

@@ -10,7 +10,7 @@ import type { Rehearsal } from '#core/rehearsal/record'
 import type { Signs } from '#core/rehearsal/signs'
 import { progressOf } from '#core/session/progress'
 import { api } from '../api/client'
-import { useClock } from './clock'
+import { timeAt, useClock } from './clock'
 import { useCook } from './cook'
 import { useStove } from './stove'
 
@@ -30,7 +30,6 @@ export const useRehearsal = defineStore('rehearsal', () => {
   /** What went wrong with what was last asked of its keeper. */
   const trouble = ref<string | null>(null)
   const wish = ref(1)
-  const held = computed(() => clock.speed === 0)
   const current = computed(() => (seen.value && seen.value.id === clock.rehearsing?.id ? seen.value : null))
   const signsOf = (cookId: string): Signs | null => current.value?.cooks.find(c => c.id === cookId)?.signs ?? null
   /** The fastest that it may be wished. */
@@ -44,12 +43,21 @@ export const useRehearsal = defineStore('rehearsal', () => {
       trouble.value = error instanceof Error ? error.message : String(error)
     }
   }
-  function take(there: Rehearsal): void {
+  /** So often it has been told here how fast to go: what was asked before that is of yesterday. */
+  let told = 0
+  let going = 1
+  /** @param since what was told by when it was asked */
+  function take(there: Rehearsal, since: number): void {
     // Left meanwhile.
     if (clock.rehearsing === null || there.id !== clock.rehearsing.id) return
     seen.value = there
-    clock.set(there.clock.at, there.clock.speed)
-    // Another device has said something.
+    const { at, speed } = there.clock
+    if (since === told) {
+      clock.set(at, speed)
+      going = speed
+      // Another device holds it, or is in more of a hurry.
+      if (speed === 0 || speed > wish.value) wish.value = speed
+    }
     const news = there.cooks.some(c => c.events > (cook.cooks.find(mine => mine.id === c.id)?.events.length ?? 0))
     if (news) void asked(hear)
   }
@@ -59,18 +67,19 @@ export const useRehearsal = defineStore('rehearsal', () => {
     const { cooks, thrownAway } = await api.cooksFor(id)
     cook.hear(id, cooks, thrownAway)
   }
-  async function look(): Promise<void> {
+  function look(): Promise<void> {
     const { id } = clock.rehearsing ?? {}
-    if (id === undefined) return
-    await asked(async () => take(await api.rehearsal(id))).catch(() => undefined)
+    const since = told
+    return id === undefined ? Promise.resolve() : asked(async () => take(await api.rehearsal(id), since))
   }
-  let going = 1
   function go(speed: number): void {
     const { id } = clock.rehearsing ?? {}
     if (id === undefined || speed === going) return
     going = speed
+    told += 1
+    const since = told
     clock.go(speed)
-    void asked(async () => take(await api.goAt(id, speed)))
+    void asked(async () => take(await api.goAt(id, speed), since))
   }
 
   const words = computed(() =>
@@ -90,24 +99,27 @@ export const useRehearsal = defineStore('rehearsal', () => {
     }
     const due = stove.stream.map(c => c.due)
     const waits = due.length === 0 || due.some(d => d === null)
-    return inTime(wish.value, waits ? null : Math.min(...(due as number[])) - clock.now())
+    return inTime(wish.value, waits ? null : Math.min(...(due as number[])) - timeAt(clock))
   }
-  const clocks = [
-    useIntervalFn(() => void look(), LOOK_EVERY_MS, { immediate: false }),
-    useIntervalFn(() => go(fitting()), 200, { immediate: false })
-  ]
+  const looking = useIntervalFn(() => void look(), LOOK_EVERY_MS, { immediate: false })
   watch(
     () => clock.rehearsing?.id,
     id => {
       seen.value = null
       trouble.value = null
       going = clock.speed
-      for (const each of clocks)
-        if (id === undefined) each.pause()
-        else each.resume()
-      if (id !== undefined) void look()
+      if (id === undefined) looking.pause()
+      else {
+        looking.resume()
+        void look()
+      }
     },
     { immediate: true }
+  )
+  // The stove's clock ticks out of sight too.
+  watch(
+    () => stove.now,
+    () => go(fitting())
   )
   watch(
     () => cook.cooks.reduce((sum, c) => sum + c.events.length, 0),
@@ -131,9 +143,11 @@ export const useRehearsal = defineStore('rehearsal', () => {
 
   /** Back to the kitchen; what is left half cooked stays in the list of rehearsals. */
   function leave(): void {
+    const { id } = clock.rehearsing ?? {}
     clock.leave()
+    if (id !== undefined) cook.leaveBehind(id)
     wish.value = 1
   }
 
-  return { current, trouble, wish, held, fastest, signsOf, wishFor, probe, leave, look }
+  return { trouble, wish, fastest, signsOf, wishFor, probe, leave }
 })

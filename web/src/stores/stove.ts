@@ -14,7 +14,7 @@ import { IN_THE_PAN } from '#core/session/warmUp'
 import type { PassCall } from '#core/service/calls'
 import { useCaller } from '../ui/useCaller'
 import { ticker } from '../workers/ticker'
-import { useClock } from './clock'
+import { timeAt, useClock } from './clock'
 import { useCook } from './cook'
 import { useForecast } from './forecast'
 import { useKit } from './kit'
@@ -41,8 +41,8 @@ export const useStove = defineStore('stove', () => {
   const kit = useKit()
   const units = useUnits()
   const time = useClock()
-  const now = ref(time.now())
-  const tick = (): void => void (now.value = time.now())
+  const now = ref(timeAt(time))
+  const tick = (): void => void (now.value = timeAt(time))
   const clock = useIntervalFn(tick, TICK_MS, { immediate: false })
   const outOfSight = ticker(tick)
 

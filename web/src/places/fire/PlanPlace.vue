@@ -233,8 +233,8 @@ function nameOf(request: PlanRequest, called: string, whose: string): string {
         <a-button class="go" :disabled="plan.state !== 'ready' || held || table.working" block @click="light">{{
           cook.underWay ? 'Light the stove for this one too' : 'Light the stove'
         }}</a-button>
-        <p class="rehearse"><router-link to="/rehearse">Rehearse it first</router-link>, on a piece that costs nothing.</p>
         <plan-out :of="there" :title="title" :stale="stale" :lines="lines" :cautions="cautions" :held="held" />
+        <p class="rehearse"><router-link to="/rehearse">Rehearse it first</router-link>, on a piece that costs nothing.</p>
         <safety-lines v-if="plan.shown" :plan="plan.shown.plan" />
         <p v-for="c in cautions" :key="c.id" class="remark">{{ units.say(c.text) }}</p>
         <p v-if="draft.contradiction" class="remark">
@@ -297,7 +297,7 @@ main a,
 }
 .go {
   flex: none;
-  margin: 14px 0 8px;
+  margin: 14px 0 16px;
 }
 .rehearse {
   margin: 0 0 14px;
