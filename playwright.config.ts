@@ -17,7 +17,7 @@ export default defineConfig({
   fullyParallel: false,
   // A browser waits more than it works: two do no harm to each other, each file with a server of its own.
   workers: 2,
-  timeout: 90_000,
+  timeout: 120_000,
   expect: { timeout: 15_000 },
   use: {
     viewport: { width: 1280, height: 800 },

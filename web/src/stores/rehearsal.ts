@@ -119,11 +119,15 @@ export const useRehearsal = defineStore('rehearsal', () => {
   // The stove's clock ticks out of sight too.
   watch(
     () => stove.now,
-    () => go(fitting())
+    () => {
+      if (clock.rehearsing) go(fitting())
+    }
   )
   watch(
     () => cook.cooks.reduce((sum, c) => sum + c.events.length, 0),
-    () => setTimeout(() => void look(), 150)
+    () => {
+      if (clock.rehearsing) setTimeout(() => void look(), 150)
+    }
   )
 
   function wishFor(speed: number): void {
