@@ -47,3 +47,7 @@ export function valueAt(time: readonly number[], series: readonly number[], t: n
   const share = (t - time[low]) / (time[high] - time[low])
   return series[low] + share * (series[high] - series[low])
 }
+
+/** The field kept nearest to a moment. */
+export const fieldAt = (fields: readonly Field[], time: number): Field =>
+  fields.reduce((near, f) => (Math.abs(f.time - time) < Math.abs(near.time - time) ? f : near), fields[0])

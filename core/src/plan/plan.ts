@@ -3,7 +3,7 @@
  * asks of it read off the same run. Seconds, °C, mm.
  */
 import { acrossMiddle, axisColumn, geometryOf, readSection, type CutGeometry, type SectionReading } from '#core/doneness/section'
-import { valueAt, type Field, type History } from '#core/heat/history'
+import { fieldAt, valueAt, type Field, type History } from '#core/heat/history'
 import { KEEP_ENDS, run, type Recording, type Run } from '#core/heat/program'
 import { COARSE_STEPS } from '#core/heat/stepControl'
 import { boilingPoint } from '#core/heat/vapour'
@@ -302,9 +302,6 @@ export function coldestMetal(plan: Pick<Plan, 'history' | 'phases'>): number | n
   return read.length === 0 ? null : Math.min(...read)
 }
 const IN_A_LUMP: ReadonlySet<Phase> = new Set<Phase>(['sear', 'fat edge', 'rewarm', 'pot'])
-
-const fieldAt = (fields: readonly Field[], time: number): Field =>
-  fields.reduce((found, f) => (Math.abs(f.time - time) < Math.abs(found.time - time) ? f : found), fields[0])
 
 /** Spells that follow one another in one phase count as one span. */
 function spans(spells: readonly Spell[]): PhaseSpan[] {

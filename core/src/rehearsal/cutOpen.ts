@@ -4,7 +4,7 @@
  */
 import { acrossMiddle, axisColumn, geometryOf, GREY_FROM, readSection } from '#core/doneness/section'
 import type { Spent } from '#core/estimate/underWay'
-import { valueAt, type Field } from '#core/heat/history'
+import { fieldAt, valueAt } from '#core/heat/history'
 import type { Run } from '#core/heat/program'
 import { boilingPoint } from '#core/heat/vapour'
 import { otherDown, secondsOf, type Down } from '#core/method/timeline'
@@ -92,9 +92,6 @@ const tenth = (x: number): number => Math.round(10 * x) / 10
 const BOARD = { atOnce: 0.065, rested: 0.02, fallsIn: 300 } as const
 export const boardMl = (grams: number, restedS: number): number =>
   grams * (BOARD.rested + (BOARD.atOnce - BOARD.rested) * Math.exp(-Math.max(0, restedS) / BOARD.fallsIn))
-
-const fieldAt = (fields: readonly Field[], at: number): Field =>
-  fields.reduce((near, f) => (Math.abs(f.time - at) < Math.abs(near.time - at) ? f : near), fields[0])
 
 function sectionAt({ fields, body }: Run, at: number): Section {
   const geometry = geometryOf(body.grid)

@@ -13,6 +13,7 @@ import { Randomness } from '#core/numerics/random'
 import type { Plan } from '#core/plan/plan'
 import { capital, showDuration, showLength, showTemperature, showTemperatureRise, shownText, withArticle } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
+import { fieldAt } from '#core/heat/history'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import type { PlanRequest } from '#core/request/request'
 import { feelOf, sharesIn, stiffness } from './feel'
@@ -198,7 +199,7 @@ function byTemperature(
   random: Randomness,
   system: UnitSystem
 ): Question {
-  const field = fields.reduce((near, f) => (Math.abs(f.time - carve.time) < Math.abs(near.time - carve.time) ? f : near), fields[0])
+  const field = fieldAt(fields, carve.time)
   const nearest = AIMS.reduce((found, aim) => (Math.abs(aim - peak.core) < Math.abs(found - peak.core) ? aim : found), AIMS[0])
   const options = AIMS.map(aim => `${shownText(showTemperature(aim, system))}, ${bandOf(SCALE, aim).word}`)
   const right = AIMS.indexOf(nearest)
@@ -214,7 +215,7 @@ function byTemperature(
 /** Of its thickness: nearer the middle than that is the middle. */
 const MIDDLE = 0.07
 function centreQuestion(request: PlanRequest, { fields, carve, geometry }: Plan, system: UnitSystem): Question {
-  const field = fields.reduce((near, f) => (Math.abs(f.time - carve.time) < Math.abs(near.time - carve.time) ? f : near), fields[0])
+  const field = fieldAt(fields, carve.time)
   const { edgesMm } = geometry
   const coldest = field.hottest.indexOf(Math.min(...field.hottest))
   const at = (edgesMm[coldest] + edgesMm[coldest + 1]) / 2 / edgesMm[edgesMm.length - 1]

@@ -1,4 +1,5 @@
 /** How strips of several thicknesses feel, each cooked to several donenesses: worked out, some dozens of plans. */
+import { fieldAt } from '#core/heat/history'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { plan } from '#core/usecase/plan'
 import { sharesIn, stiffness } from './feel'
@@ -18,7 +19,7 @@ export function feltInPans(): Felt[] {
         const answer = plan({ ...FIRST_REQUEST, piece, target, method: { kind: 'pan sear', settings: { turning } } })
         if ('refused' in answer) continue
         const { fields, carve, geometry } = answer.plan
-        const field = fields.reduce((near, f) => (Math.abs(f.time - carve.time) < Math.abs(near.time - carve.time) ? f : near), fields[0])
+        const field = fieldAt(fields, carve.time)
         felt.push({ thicknessMm, coreC, stiffness: stiffness(sharesIn(field.hottest, geometry.edgesMm)) })
       }
   return felt

@@ -4,7 +4,7 @@
  * where it is until it is cut.
  */
 import { geometryOf, type CutGeometry } from '#core/doneness/section'
-import { valueAt, type Field } from '#core/heat/history'
+import { fieldAt, valueAt, type Field } from '#core/heat/history'
 import { PAN_SIGNS } from '#core/kit/pan'
 import { Randomness } from '#core/numerics/random'
 import type { Method, Phase, Resting } from '#core/method/method'
@@ -99,9 +99,6 @@ function plateAt(time: readonly number[], plate: readonly (number | null)[], at:
   const i = time.findIndex(t => t >= at)
   return plate.at(i < 0 ? -1 : i) ?? null
 }
-const fieldAt = (fields: readonly Field[], at: number): Field =>
-  fields.reduce((near, f) => (Math.abs(f.time - at) < Math.abs(near.time - at) ? f : near), fields[0])
-
 /**
  * Of the face that lies up; off the heat the cook turns it about in his hand, and sees the better one. A joint's is not
  * told: what browns it are moments on the metal and hours of dry air, and the engine keeps neither at its very skin.
