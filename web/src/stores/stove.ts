@@ -122,6 +122,8 @@ export const useStove = defineStore('stove', () => {
     const due = pass.servedAt + next.at * 1000
     return [{ id: DISH, does: 'dish', due, fire: null, of: pass.ofWhom(next), says: next.text, cook: null, dish: next }]
   })
+  /** Meat, or a dish that is called: whatever is rehearsed meanwhile. */
+  const inEarnest = computed(() => cook.inEarnest || (pass.begun && Boolean(pass.nextCall)))
   const stream = computed(() => [...ofPieces.value, ...ofDishes.value])
 
   /** What stands large: it stays under the hand until it is done, unless something is due clearly sooner. */
@@ -171,7 +173,7 @@ export const useStove = defineStore('stove', () => {
     looked.value = held.value = null
   }
 
-  return { now, forecasts, caller, stream, first, together, others, standOf, atItsFire, look, goOn }
+  return { now, inEarnest, forecasts, caller, stream, first, together, others, standOf, atItsFire, look, goOn }
 })
 
 /** The id of the ticket's next call in the stream. */

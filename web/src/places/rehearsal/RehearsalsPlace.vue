@@ -12,6 +12,7 @@ import { api } from '../../api/client'
 import { useClock } from '../../stores/clock'
 import { useCook } from '../../stores/cook'
 import { useDraft } from '../../stores/draft'
+import { useStove } from '../../stores/stove'
 import NothingHere from '../../ui/NothingHere.vue'
 import { momentWritten } from '../../ui/moments'
 import { ownPlan, useBegin } from './useBegin'
@@ -19,6 +20,7 @@ import { ownPlan, useBegin } from './useBegin'
 const cook = useCook()
 const clock = useClock()
 const draft = useDraft()
+const stove = useStove()
 const router = useRouter()
 const { beginning, trouble, begin } = useBegin()
 
@@ -78,6 +80,12 @@ const COLUMNS = [
       piece ever is; what it was is seen when you cut it.
     </p>
     <a-alert v-if="cook.inEarnest" type="warning" show-icon message="Meat is cooking on this stove. Rehearse when it is done." />
+    <a-alert
+      v-else-if="stove.inEarnest"
+      type="warning"
+      show-icon
+      message="Dishes of the pass are being called. In a rehearsal they are not."
+    />
     <a-alert v-if="clock.rehearsing" type="info" show-icon :message="`“${clock.rehearsing.name}” is going on.`">
       <template #action><a-button @click="router.push('/stove')">Back to it</a-button></template>
     </a-alert>

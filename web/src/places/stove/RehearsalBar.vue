@@ -9,11 +9,12 @@ import { progressOf } from '#core/session/progress'
 import { useClock } from '../../stores/clock'
 import { useCook } from '../../stores/cook'
 import { useRehearsal } from '../../stores/rehearsal'
-import { nameOf } from '../../stores/stove'
+import { nameOf, useStove } from '../../stores/stove'
 
 const clock = useClock()
 const cook = useCook()
 const rehearsal = useRehearsal()
+const stove = useStove()
 const router = useRouter()
 
 const options = computed(() =>
@@ -47,7 +48,7 @@ function leave(): void {
   <section v-if="clock.rehearsing" class="bar" aria-label="Rehearsal">
     <p class="name">
       <b>Rehearsal</b> {{ clock.rehearsing.name }}
-      <span v-if="cook.inEarnest" class="earnest" role="alert">Meat is cooking in the kitchen: it is not called here.</span>
+      <span v-if="stove.inEarnest" class="earnest" role="alert">The kitchen is cooking: it is not called here.</span>
       <span v-else-if="rehearsal.trouble" class="earnest" role="alert">{{ rehearsal.trouble }} What was going on goes on.</span>
       <span v-else-if="late" class="earnest" role="alert">{{ late }} Say so below, and choose.</span>
       <span v-else class="slower" role="status">{{ slower }}</span>
@@ -66,7 +67,7 @@ function leave(): void {
       aria-label="How fast its clock goes"
       @change="(s: unknown) => rehearsal.wishFor(Number(s))"
     />
-    <a-button class="leave" @click="leave">{{ cook.inEarnest ? 'To the kitchen' : 'Leave it' }}</a-button>
+    <a-button class="leave" @click="leave">{{ stove.inEarnest ? 'To the kitchen' : 'Leave it' }}</a-button>
   </section>
 </template>
 
