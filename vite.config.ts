@@ -14,7 +14,17 @@ export default defineConfig({
     outDir: PAGES,
     emptyOutDir: true,
     assetsInlineLimit: 0,
-    chunkSizeWarningLimit: 1200
+    chunkSizeWarningLimit: 1400,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: 'first', test: /web\/src\/main\.ts/, priority: 2 },
+            { name: 'places', test: /web\/src\/places\/.*(Place|Page)\.vue/, priority: 1 }
+          ]
+        }
+      }
+    }
   },
   server: { host: '127.0.0.1', proxy: { '/api': `http://127.0.0.1:${PORT}` } }
 })
