@@ -7,6 +7,7 @@ import { planned } from '#core/plan/planned.fixture'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { button, emptyBrowser, screenOf } from '../../mounted/page.fixture'
 import BookPlace from './BookPlace.vue'
+import { soon } from '../../mounted/soon.fixture'
 
 const figures = plannedOf(planned(FIRST_REQUEST).plan, null, 200)
 const summary = (id: string, title: string): CookSummary =>
@@ -35,7 +36,7 @@ beforeEach(() => {
 async function opened(): Promise<VueWrapper> {
   const stubs = { RouterLink: RouterLinkStub, LessonBoard: true, SaveEverything: true }
   const page = mount(BookPlace, { attachTo: document.body, global: { stubs } })
-  await vi.waitFor(() => expect(page.find('[role=status][aria-label="Opening the book"]').exists()).toBe(false))
+  await soon(() => expect(page.find('[role=status][aria-label="Opening the book"]').exists()).toBe(false))
   return page
 }
 const titles = (page: VueWrapper): string[] => page.findAll('a.title').map(a => a.text())
@@ -47,19 +48,19 @@ describe('the Book', () => {
     expect(titles(page)).toHaveLength(25)
     expect(page.text()).toContain('60 cooks')
     await page.find('[title="3"] a, li[title="3"]').trigger('click')
-    await vi.waitFor(() => expect(titles(page)).toEqual(Array.from({ length: 10 }, (_, i) => `Evening ${50 + i}`)))
+    await soon(() => expect(titles(page)).toEqual(Array.from({ length: 10 }, (_, i) => `Evening ${50 + i}`)))
     expect(last()).toMatchObject({ skip: '50', take: '25', order: 'down' })
   })
 
   it('is sorted by the server, from its first page on', async () => {
     const page = await opened()
     await page.find('[title="2"] a, li[title="2"]').trigger('click')
-    await vi.waitFor(() => expect(last()).toMatchObject({ skip: '25' }))
+    await soon(() => expect(last()).toMatchObject({ skip: '25' }))
     const highest = page.findAll('th').find(h => h.text().startsWith('Highest'))
     await highest!.trigger('click')
-    await vi.waitFor(() => expect(last()).toMatchObject({ skip: '0', sort: 'highest', order: 'up' }))
+    await soon(() => expect(last()).toMatchObject({ skip: '0', sort: 'highest', order: 'up' }))
     await highest!.trigger('click')
-    await vi.waitFor(() => expect(last()).toMatchObject({ sort: 'highest', order: 'down' }))
+    await soon(() => expect(last()).toMatchObject({ sort: 'highest', order: 'down' }))
   })
 
   it('searched, it begins from the first page; with nothing found it says of what; with no answer it says so and asks again', async () => {
@@ -67,14 +68,14 @@ describe('the Book', () => {
     await page.find('[title="2"] a, li[title="2"]').trigger('click')
     total = 0
     await page.find('input[aria-label="Search the book"]').setValue('wind')
-    await vi.waitFor(() => expect(last()).toMatchObject({ search: 'wind', skip: '0' }))
-    await vi.waitFor(() => expect(page.text()).toContain('Nothing in the book matches “wind”.'))
+    await soon(() => expect(last()).toMatchObject({ search: 'wind', skip: '0' }))
+    await soon(() => expect(page.text()).toContain('Nothing in the book matches “wind”.'))
     server = 'down'
     await page.find('input[aria-label="Search the book"]').setValue('rump')
-    await vi.waitFor(() => expect(page.find('[role=alert]').text()).toContain('does not answer'))
+    await soon(() => expect(page.find('[role=alert]').text()).toContain('does not answer'))
     server = 'up'
     total = 1
     button(page, 'Try again').click()
-    await vi.waitFor(() => expect(titles(page)).toEqual(['Evening 0']))
+    await soon(() => expect(titles(page)).toEqual(['Evening 0']))
   })
 })

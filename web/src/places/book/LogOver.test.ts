@@ -1,13 +1,14 @@
 // @vitest-environment happy-dom
 /** A log of any thermometer: shown as it is understood, put right, and only then laid over the cook. */
 import { mount, type VueWrapper } from '@vue/test-utils'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it } from 'vitest'
 import { NO_OUTCOME, plannedOf, type CookRecord, type ProbeLog } from '#core/book/record'
 import { planned } from '#core/plan/planned.fixture'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { button, emptyBrowser, field, pick, screenOf, shownIn } from '../../mounted/page.fixture'
 import FileField from '../../ui/FileField.vue'
 import LogOver from './LogOver.vue'
+import { soon } from '../../mounted/soon.fixture'
 
 beforeEach(() => {
   emptyBrowser()
@@ -27,7 +28,7 @@ const record: CookRecord = {
 const open = (of: CookRecord = record): VueWrapper => mount(LogOver, { props: { record: of }, attachTo: document.body })
 async function given(page: VueWrapper, text: string, name = 'grey probe.csv'): Promise<void> {
   page.findComponent(FileField).vm.$emit('file', new File([text], name))
-  await vi.waitFor(() => expect(page.find('.fields, [role=alert]').exists()).toBe(true))
+  await soon(() => expect(page.find('.fields, [role=alert]').exists()).toBe(true))
 }
 const kept = (page: VueWrapper): ProbeLog => page.emitted<[ProbeLog]>('keep')![0][0]
 const rows = (page: VueWrapper): string => page.find('.some tbody').text()
@@ -67,7 +68,7 @@ describe('a log', () => {
     expect(page.text()).toContain('“Old log” is laid over it.')
     await given(page, '0,5\n60,6\n')
     button(page, 'Leave it').click()
-    await vi.waitFor(() => expect(page.find('.fields').exists()).toBe(false))
+    await soon(() => expect(page.find('.fields').exists()).toBe(false))
     button(page, 'Take it away').click()
     expect(page.emitted('drop')).toHaveLength(1)
     expect(page.emitted('keep')).toBeUndefined()

@@ -8,6 +8,7 @@ import { mounted } from '../../mounted/mount.fixture'
 import { emptyBrowser } from '../../mounted/page.fixture'
 import FileField from '../../ui/FileField.vue'
 import SaveEverything from './SaveEverything.vue'
+import { soon } from '../../mounted/soon.fixture'
 
 beforeEach(emptyBrowser)
 
@@ -41,14 +42,14 @@ describe('the whole kitchen', () => {
     const page = await mounted(SaveEverything, {}, '/book')
     expect(page.find('a').attributes('href')).toBe('/api/everything')
     bring(page, file(250))
-    await vi.waitFor(() => expect(says(page)).toContain('Brought back: 250 recipes and 1 kit.'))
+    await soon(() => expect(says(page)).toContain('Brought back: 250 recipes and 1 kit.'))
     expect(told.length).toBeGreaterThan(3)
   })
   it('that stops half-way says so, and that it can be brought again', async () => {
     server(2)
     const page = await mounted(SaveEverything, {}, '/book')
     bring(page, file(250))
-    await vi.waitFor(() => expect(says(page)).toContain('The server does not answer. What came in before that is here'))
+    await soon(() => expect(says(page)).toContain('The server does not answer. What came in before that is here'))
   })
   it.each([
     ['{"format":"macellaio ticket","version":1}', 'This is no saved kitchen'],
@@ -59,7 +60,7 @@ describe('the whole kitchen', () => {
     const page = await mounted(SaveEverything, {}, '/book')
     bring(page, content)
     await flushPromises()
-    await vi.waitFor(() => expect(says(page)).toContain(words))
+    await soon(() => expect(says(page)).toContain(words))
     expect(told).toEqual([])
   })
 })

@@ -9,6 +9,7 @@ import { button, emptyBrowser, field, type } from '../../mounted/page.fixture'
 import PairPlace from './PairPlace.vue'
 import ScreensPlace from './ScreensPlace.vue'
 import { usualName } from './usualName'
+import { soon } from '../../mounted/soon.fixture'
 
 const { api } = vi.hoisted(() => ({ api: {} as Record<string, ReturnType<typeof vi.fn>> }))
 vi.mock('../../api/client', async original => ({ ...(await original<object>()), api }))
@@ -46,7 +47,7 @@ describe('at the machine', () => {
     expect(api['openHouse']).toHaveBeenCalledWith(true)
     button(page, 'Show a code for a phone').click()
     await flushPromises()
-    await vi.waitFor(() => expect(page.find('img').exists()).toBe(true))
+    await soon(() => expect(page.find('img').exists()).toBe(true))
     expect(decodeURIComponent(page.find('img').attributes('src')!)).toMatch(/^data:image\/svg\+xml;utf8,<svg/)
     expect(page.text()).toContain('https://galley.local:4381/pair#K7QWM2XH9T')
     house = { ...house, devices: [{ id: 'd1', name: 'Galley phone', pairedAt: 1_790_000_000_000, seenAt: 1_790_000_000_000 }] }

@@ -9,6 +9,7 @@ import { useDraft } from '../../stores/draft'
 import { useLarder } from '../../stores/larder'
 import { usePreparation } from '../../stores/preparation'
 import LarderPlace from './LarderPlace.vue'
+import { soon } from '../../mounted/soon.fixture'
 
 vi.mock('comlink', () => import('../../mounted/comlink.fixture'))
 beforeEach(emptyBrowser)
@@ -66,7 +67,7 @@ describe('the larder', () => {
     expect(useLarder().packets).toMatchObject([{ cutId: 'bavette', place: 'freezer' }])
     const preparation = usePreparation()
     expect(preparation.preparation.from).toBe('freezer')
-    await vi.waitFor(() => expect(preparation.tasks[0].id).toBe('thaw'))
+    await soon(() => expect(preparation.tasks[0].id).toBe('thaw'))
     expect(preparation.tasks[0].before).toBeGreaterThan(6 * 3600)
     // Another piece is another matter.
     useDraft().take(CUTS.find(c => c.id === 'strip')!)

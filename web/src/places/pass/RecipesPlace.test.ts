@@ -12,6 +12,7 @@ import { useRecipes } from '../../stores/recipes'
 import { useUnits } from '../../stores/units'
 import FileField from '../../ui/FileField.vue'
 import RecipesPlace from './RecipesPlace.vue'
+import { soon } from '../../mounted/soon.fixture'
 
 vi.mock('comlink', () => import('../../mounted/comlink.fixture'))
 beforeEach(emptyBrowser)
@@ -128,10 +129,10 @@ describe('the recipe book', () => {
     ])
     page.findComponent(FileField).vm.$emit('file', new File([JSON.stringify(file)], 'r.json'))
     await flushPromises()
-    await vi.waitFor(() => expect(page.text()).toContain('1 came in. 1 you have already'))
+    await soon(() => expect(page.text()).toContain('1 came in. 1 you have already'))
     expect(useRecipes().find('rice')!.name).toBe('Ours')
     expect(useRecipes().find('theirs-1')!.name).toBe('Wild rice')
     page.findComponent(FileField).vm.$emit('file', new File(['{"format":"cards"}'], 'r.json'))
-    await vi.waitFor(() => expect(page.text()).toContain('These are no recipes'))
+    await soon(() => expect(page.text()).toContain('These are no recipes'))
   })
 })

@@ -21,6 +21,7 @@ import CutOpenPage from './CutOpenPage.vue'
 import DrillsPlace from './DrillsPlace.vue'
 import FingerPlace from './FingerPlace.vue'
 import RehearsalsPlace from './RehearsalsPlace.vue'
+import { soon } from '../../mounted/soon.fixture'
 
 vi.mock('comlink', () => import('../../mounted/comlink.fixture'))
 vi.mock('vue3-apexcharts', () => ({ default: { template: '<div />' } }))
@@ -64,28 +65,28 @@ describe('the exercises', () => {
       points: null
     })
     const page = await mounted(RehearsalsPlace, {}, '/rehearse')
-    await vi.waitFor(() => expect(page.text()).toContain('best so far 87 of 100'))
+    await soon(() => expect(page.text()).toContain('best so far 87 of 100'))
     expect(page.findAll('li.card')).toHaveLength(EXERCISES.length)
     await page.find('[aria-label="Begin: Rare and medium, one pan"]').trigger('click')
     const clock = useClock()
-    await vi.waitFor(() => expect(clock.rehearsing).toMatchObject({ name: 'Rare and medium, one pan', calls: true }))
+    await soon(() => expect(clock.rehearsing).toMatchObject({ name: 'Rare and medium, one pan', calls: true }))
     const { cooks } = useCook()
     expect(cooks.map(c => c.title.replace(/\s/g, ' '))).toEqual(['Medium strip, 32 mm', 'Rare strip, 32 mm'])
     expect(cooks.every(c => c.rehearsed === true && c.service?.id === clock.rehearsing?.id)).toBe(true)
     // Both are carved at once.
     const [medium, rare] = cooks
     expect(rare.service!.after).toEqual({ cookId: medium.id, seconds: Math.round(medium.planned.carveS - rare.planned.carveS) })
-    await vi.waitFor(() => expect(router.currentRoute.value.path).toBe('/stove'))
+    await soon(() => expect(router.currentRoute.value.path).toBe('/stove'))
   })
 
   it('wait while meat is cooking, and say what is wrong where the keeper does not answer', async () => {
     const page = await mounted(RehearsalsPlace, {}, '/rehearse')
     await page.find('[aria-label="Begin: Thin, and soon over"]').trigger('click')
-    await vi.waitFor(() => expect(page.text()).toContain('The server does not answer.'))
+    await soon(() => expect(page.text()).toContain('The server does not answer.'))
     expect(useClock().rehearsing).toBeNull()
     useCook().begin('Supper', { request: FIRST_REQUEST, plan: FIRST.plan, preheatS: 100 }, null)
     useCook().say({ kind: 'laid' })
-    await vi.waitFor(() => expect(page.text()).toContain('Meat is cooking on this stove.'))
+    await soon(() => expect(page.text()).toContain('Meat is cooking on this stove.'))
     expect(page.find('[aria-label="Begin: Thin, and soon over"]').attributes('disabled')).toBeDefined()
   })
 
@@ -102,9 +103,9 @@ describe('the exercises', () => {
     answers.set('GET /api/rehearsals/begun-there', { ...one, clock: { at: 7_000_000, speed: 10 }, cooks: [] })
     answers.set('GET /api/services/begun-there/cooks', { cooks: [{ ...played, events: [] }], thrownAway: [] })
     const page = await mounted(RehearsalsPlace, {}, '/rehearse')
-    await vi.waitFor(() => expect(page.find('[aria-label="Join in: A strip, as it should be"]').exists()).toBe(true))
+    await soon(() => expect(page.find('[aria-label="Join in: A strip, as it should be"]').exists()).toBe(true))
     await page.find('[aria-label="Join in: A strip, as it should be"]').trigger('click')
-    await vi.waitFor(() => expect(useCook().cooks.map(c => c.title)).toEqual(['Rehearsed']))
+    await soon(() => expect(useCook().cooks.map(c => c.title)).toEqual(['Rehearsed']))
     expect(useClock().speed).toBe(10)
   })
 })
@@ -130,20 +131,20 @@ describe('the stove in a rehearsal', () => {
 
   it('without calls says only what is seen, heard and felt, and offers what can be done', async () => {
     const page = await atTheStove(false)
-    await vi.waitFor(() => expect(page.find('.signs').exists()).toBe(true))
+    await soon(() => expect(page.find('.signs').exists()).toBe(true))
     expect(page.find('.signs').text()).toMatch(/a lively hiss.*hazelnut.*a thread/)
     expect(hissed.at(-1)).toBeGreaterThan(0)
     expect(page.text()).not.toMatch(/should read|Off the heat at/)
     expect(page.find('aside').exists()).toBe(false)
     await button(page, 'Press it').click()
-    await vi.waitFor(() => expect(page.text()).toContain('soft, and gives far'))
+    await soon(() => expect(page.text()).toContain('soft, and gives far'))
     for (const said of ['It is lit', 'It is in']) await button(page, said).click()
     const keys = page.findAll('.foot .keys:not(.tools) button').map(b => b.text())
     expect(keys).toEqual(['Turned', 'Lifted out', 'Off the heat'])
     await button(page, 'Put the thermometer in').click()
-    await vi.waitFor(() => expect(useCook().cook!.events.at(-1)).toMatchObject({ kind: 'reading', coreC: 31.4 }))
+    await soon(() => expect(useCook().cook!.events.at(-1)).toMatchObject({ kind: 'reading', coreC: 31.4 }))
     for (const said of ['Off the heat', 'Carved']) await button(page, said).click()
-    await vi.waitFor(() => expect(page.text()).toContain('Now it can be seen what was inside'))
+    await soon(() => expect(page.text()).toContain('Now it can be seen what was inside'))
   })
 
   it('with calls it calls as ever, has no reading typed, and can be left', async () => {
@@ -152,7 +153,7 @@ describe('the stove in a rehearsal', () => {
     expect(page.find('aside').text()).toContain('The probe should read')
     expect(page.findAll('button').some(b => b.text().startsWith('Reading'))).toBe(false)
     await button(page, 'Leave it').click()
-    await vi.waitFor(() => expect(router.currentRoute.value.path).toBe('/rehearse'))
+    await soon(() => expect(router.currentRoute.value.path).toBe('/rehearse'))
     expect(useCook().cooks).toEqual([])
   })
 })
@@ -171,7 +172,7 @@ describe('cut open', () => {
       points: cut.score.points
     })
     const page = await mounted(CutOpenPage, { id: 'one' }, '/rehearse/one')
-    await vi.waitFor(() => expect(page.find('.piece').exists()).toBe(true))
+    await soon(() => expect(page.find('.piece').exists()).toBe(true))
     expect(page.find('h1').text()).toBe('A strip, as it should be')
     expect(page.find('.points').text()).toBe(`${cut.score.points} of 100`)
     const text = page.text().replace(/\s/g, ' ')
@@ -179,19 +180,19 @@ describe('cut open', () => {
     expect(text).toContain('It was 33 mm thick, not 38 mm.')
     expect(page.findAll('figcaption').map(f => f.text())).toEqual(['Served', 'As it was wanted', 'If it had been cut at once'])
     useUnits().toggle()
-    await vi.waitFor(() => expect(page.text()).toMatch(/°F/))
+    await soon(() => expect(page.text()).toMatch(/°F/))
     await button(page, 'To the other exercises').click()
-    await vi.waitFor(() => expect(router.currentRoute.value.path).toBe('/rehearse'))
+    await soon(() => expect(router.currentRoute.value.path).toBe('/rehearse'))
   })
 
   it('what is not carved yet stays whole, and where it cannot be had it can be asked for again', async () => {
     const page = await mounted(CutOpenPage, { id: 'two' }, '/rehearse/two')
-    await vi.waitFor(() => expect(page.text()).toContain('The server does not answer.'))
+    await soon(() => expect(page.text()).toContain('The server does not answer.'))
     const record = { ...playedByCalls(FIRST_REQUEST), events: [] }
     answers.set('GET /api/services/two/cooks', { cooks: [record], thrownAway: [] })
     answers.set('GET /api/rehearsals/two', { id: 'two', exercise: null, clock: { at: 1, speed: 1 }, cooks: [], points: null })
     await button(page, 'Try again').click()
-    await vi.waitFor(() => expect(page.text()).toContain('is not carved yet'))
+    await soon(() => expect(page.text()).toContain('is not carved yet'))
   })
 })
 
@@ -201,16 +202,16 @@ describe('a drill', () => {
     expect(page.findAll('.when').map(w => w.text())).toEqual(Array.from({ length: 7 }, () => 'not tried yet'))
     await page.find('[aria-label="Begin: Name the muscle"]').trigger('click')
     for (let i = 0; i < 5; i++) {
-      await vi.waitFor(() => expect(page.findAll('.options button')).toHaveLength(4))
+      await soon(() => expect(page.findAll('.options button')).toHaveLength(4))
       expect(page.find('svg.side .marked').exists()).toBe(true)
       await page.find('.options button').trigger('click')
       expect(page.find('.why').text()).toMatch(/^(Right|No)\. /)
       expect(page.findAll('.options .right')).toHaveLength(1)
       await button(page, 'Go on').click()
     }
-    await vi.waitFor(() => expect(page.find('.asks').text()).toMatch(/^[0-5] of 5\. again (tomorrow|in \d+ days)/))
+    await soon(() => expect(page.find('.asks').text()).toMatch(/^[0-5] of 5\. again (tomorrow|in \d+ days)/))
     await button(page, 'To the other drills').click()
-    await vi.waitFor(() => expect(page.findAll('.when')[0].text()).toMatch(/^again/))
+    await soon(() => expect(page.findAll('.when')[0].text()).toMatch(/^again/))
   })
 
   it('a piece that is pressed gives, and the hand says how far its schools are apart', async () => {

@@ -10,6 +10,7 @@ import { button, emptyBrowser, field, pick, screenOf, shownIn } from '../../moun
 import { useCook } from '../../stores/cook'
 import { useProbes } from '../../stores/probes'
 import StoveProbes from './StoveProbes.vue'
+import { soon } from '../../mounted/soon.fixture'
 
 vi.mock('../../workers/engine', () => ({
   startEngine: () => ({ remote: {}, terminate: vi.fn() }),
@@ -46,7 +47,7 @@ describe('the thermometers', () => {
     expect(shownIn(where)).toBe('in nothing')
     await pick(where, 'in Strip')
     expect(sent.at(-1)).toEqual({ path: '/api/probes/grey/place', method: 'PUT', body: { cook: id, tip: 'middle' } })
-    await vi.waitFor(() => expect(shownIn(where)).toBe('in Strip'))
+    await soon(() => expect(shownIn(where)).toBe('in Strip'))
     await pick(where, 'in the air')
     expect(sent.at(-1)!.body).toEqual({ cook: null, tip: 'air' })
   })
@@ -61,7 +62,7 @@ describe('the thermometers', () => {
     await nextTick()
     expect(page.text()).toContain('silent for 5 min')
     button(page, 'Put it away').click()
-    await vi.waitFor(() => expect(page.text()).toBe(''))
+    await soon(() => expect(page.text()).toBe(''))
     expect(sent.at(-1)).toMatchObject({ path: '/api/probes/grey', method: 'DELETE' })
   })
 
@@ -74,6 +75,6 @@ describe('the thermometers', () => {
     expect(page.findAll('li')).toHaveLength(1)
     vi.stubGlobal('fetch', () => Promise.resolve(new Response('{"detail":"No such cook."}', { status: 404 })))
     await pick(field(page, 'Where Grey probe is'), 'in the air')
-    await vi.waitFor(() => expect(page.find('[role=alert]').text()).toBe('No such cook.'))
+    await soon(() => expect(page.find('[role=alert]').text()).toBe('No such cook.'))
   })
 })
