@@ -19,7 +19,9 @@ export default defineConfig({
       output: {
         codeSplitting: {
           groups: [
-            { name: 'first', test: /web\/src\/main\.ts/, priority: 2 },
+            // What starts the engine waits for nothing; the plan and the stove come next, and then all other places.
+            { name: 'engine', test: /web\/src\/workers\/engineWorker\.ts|vite\/preload-helper/, priority: 3 },
+            { name: 'first', test: /web\/src\/page\.ts/, priority: 2 },
             { name: 'places', test: /web\/src\/places\/.*(Place|Page)\.vue/, priority: 1 }
           ]
         }

@@ -1,6 +1,7 @@
 /** Workers that run the engine, by what they do, so that a slow spread never delays a plan. */
 import { wrap, type Remote } from 'comlink'
 import type { Engine } from './engine.worker'
+import { engineWorker } from './engineWorker'
 import { packPlans } from './packed'
 
 packPlans()
@@ -11,7 +12,7 @@ export interface EngineWorker {
 }
 
 export function startEngine(): EngineWorker {
-  const worker = new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module' })
+  const worker = engineWorker()
   return { remote: wrap<Engine>(worker), terminate: () => worker.terminate() }
 }
 
