@@ -1,4 +1,5 @@
 /** The first minute: what this is, the answer in the first glance, a plan of one's own piece in a few touches, on any screen. */
+import { gzipSync } from 'node:zlib'
 import { expect, test, type Page } from '@playwright/test'
 import { App } from './app'
 import { choose } from './controls'
@@ -77,4 +78,22 @@ test('a page opens at its top, wherever the one before was', async ({ page }) =>
   await page.getByRole('link', { name: 'Bench', exact: true }).click()
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
   await expect.poll(() => page.evaluate(() => scrollY)).toBe(0)
+})
+
+test('the first answer waits for no other place, and for less than 450 kB of script', async ({ page }) => {
+  await page.route(/\/assets\/places-.*\.js$/, route => route.abort())
+  const came = new Map<string, Promise<number>>()
+  page.on('response', response => {
+    const [, name] = /assets\/(.*)-.{8}\.js$/.exec(response.url()) ?? []
+    if (name !== undefined)
+      came.set(
+        name,
+        response.body().then(body => gzipSync(body).length)
+      )
+  })
+  await page.goto(app.url)
+  await expect(figure(page, 'pull')).toBeVisible()
+  expect([...came.keys()]).toEqual(expect.arrayContaining(['first', 'engine.worker']))
+  const sizes = await Promise.all(came.values())
+  expect(sizes.reduce((sum, size) => sum + size, 0)).toBeLessThan(450_000)
 })

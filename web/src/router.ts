@@ -1,5 +1,4 @@
 import { createRouter, createWebHistory, type RouteLocation } from 'vue-router'
-import NowherePlace from './places/NowherePlace.vue'
 import PlanPlace from './places/fire/PlanPlace.vue'
 import { methodAt, methodPath } from './places/fire/methodPath'
 import StovePlace from './places/stove/StovePlace.vue'
@@ -25,7 +24,8 @@ const LATER = {
   drillsPlace: () => import('./places/rehearsal/DrillsPlace.vue'),
   fingerPlace: () => import('./places/rehearsal/FingerPlace.vue'),
   cutOpenPage: () => import('./places/rehearsal/CutOpenPage.vue'),
-  comparePage: () => import('./places/book/ComparePage.vue')
+  comparePage: () => import('./places/book/ComparePage.vue'),
+  nowherePlace: () => import('./places/NowherePlace.vue')
 }
 /** The plan and the stove come with the page; the other places right after, and stay: a server that dies must not lock a cook out of any. */
 export const loadPlaces = (): Promise<unknown> => Promise.all(Object.values(LATER).map(load => load()))
@@ -63,7 +63,7 @@ export const router = createRouter({
     { path: '/rehearse/:id', name: 'cut open', component: LATER.cutOpenPage, props: true, meta: { title: 'Cut open' } },
     { path: '/screens', name: 'screens', component: LATER.screensPlace, meta: { title: 'Other screens' } },
     { path: '/pair', name: 'pair', component: LATER.pairPlace, meta: { title: 'Come in' } },
-    { path: '/:rest(.*)*', name: 'nowhere', component: NowherePlace, meta: { title: 'Not found' } }
+    { path: '/:rest(.*)*', name: 'nowhere', component: LATER.nowherePlace, meta: { title: 'Not found' } }
   ]
 })
 

@@ -3,10 +3,9 @@
 import { MOMENT, timeWritten } from '../../ui/moments'
 import MomentField from '../../ui/MomentField.vue'
 import TimeList from '../../ui/TimeList.vue'
-import FileField from '../../ui/FileField.vue'
 import { Button as AButton } from 'ant-design-vue'
 import dayjs from 'dayjs'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { readPlanCase, writePlanCase } from '#core/formats/caseFile'
 import { pieceName } from '#core/meat/piece'
@@ -29,6 +28,9 @@ import { saveFile } from '../../ui/saveFile'
 import { openFile } from '../../ui/openFile'
 import { methodPath } from './methodPath'
 import { spanText } from './spanText'
+
+/** Seldom wanted: it comes with the other places. */
+const FileField = defineAsyncComponent(() => import('../../ui/FileField.vue'))
 
 const props = defineProps<{
   /** Null where there is none. */

@@ -3,12 +3,11 @@
 import OnSlate from '../../ui/OnSlate.vue'
 import { Button as AButton } from 'ant-design-vue'
 import { onKeyStroke, useWakeLock } from '@vueuse/core'
-import { watch } from 'vue'
+import { defineAsyncComponent, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { useClock } from '../../stores/clock'
 import { useCook } from '../../stores/cook'
 import { useStove } from '../../stores/stove'
-import OutcomeForm from '../book/OutcomeForm.vue'
 import StoveCall from './StoveCall.vue'
 import StoveDish from './StoveDish.vue'
 import StoveKeys from './StoveKeys.vue'
@@ -19,6 +18,9 @@ import RehearsalBar from './RehearsalBar.vue'
 import RehearsalSigns from './RehearsalSigns.vue'
 import { useAtTheStove } from './useAtTheStove'
 import { useSingleKeys } from '../../ui/useSingleKeys'
+
+/** For the end of a cook: it comes with the other places. */
+const OutcomeForm = defineAsyncComponent(() => import('../book/OutcomeForm.vue'))
 
 const clock = useClock()
 const cook = useCook()
