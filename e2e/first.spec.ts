@@ -1,6 +1,6 @@
 /** The first minute: what this is, the answer in the first glance, a plan of one's own piece in a few touches, on any screen. */
 import { gzipSync } from 'node:zlib'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page, type Response } from '@playwright/test'
 import { App } from './app'
 import { choose } from './controls'
 
@@ -82,18 +82,16 @@ test('a page opens at its top, wherever the one before was', async ({ page }) =>
 
 test('the first answer waits for no other place, and for less than 450 kB of script', async ({ page }) => {
   await page.route(/\/assets\/places-.*\.js$/, route => route.abort())
-  const came = new Map<string, Promise<number>>()
-  page.on('response', response => {
+  const came = new Map<string, Response>()
+  const heard = (response: Response): void => {
     const [, name] = /assets\/(.*)-.{8}\.js$/.exec(response.url()) ?? []
-    if (name !== undefined)
-      came.set(
-        name,
-        response.body().then(body => gzipSync(body).length)
-      )
-  })
+    if (name !== undefined) came.set(name, response)
+  }
+  page.on('response', heard)
   await page.goto(app.url)
   await expect(figure(page, 'pull')).toBeVisible()
+  page.off('response', heard)
   expect([...came.keys()]).toEqual(expect.arrayContaining(['first', 'engine.worker']))
-  const sizes = await Promise.all(came.values())
+  const sizes = await Promise.all([...came.values()].map(async response => gzipSync(await response.body()).length))
   expect(sizes.reduce((sum, size) => sum + size, 0)).toBeLessThan(450_000)
 })

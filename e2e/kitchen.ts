@@ -12,6 +12,9 @@ export async function measured(page: Page, piece: Partial<Piece>, named: readonl
     localStorage.setItem('macellaio.touched', 'true')
   }, JSON.stringify(draft))
 }
+/** They come a second after the first answer. */
+export const everyPlaceIsHere = (page: Page): Promise<unknown> =>
+  page.waitForFunction(() => performance.getEntriesByType('resource').some(r => /places-.*js$/.test(r.name)))
 export const workedOut = (page: Page): Promise<void> =>
   expect(page.getByLabel('Call sheet', { exact: true }).locator('ul.sheet')).toHaveAttribute('aria-busy', 'false', { timeout: 20_000 })
 /** The plan at an address, worked out. */

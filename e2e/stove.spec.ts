@@ -2,6 +2,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { App } from './app'
+import { everyPlaceIsHere } from './kitchen'
 import { allSettings, pick } from './controls'
 
 let app: App
@@ -80,8 +81,7 @@ test('a cook is taken out of the book and put back', async ({ page }) => {
 
 test('with the server dead the places still open, and the book says why it is closed', async ({ page }) => {
   await page.goto(`${app.url}/fire`)
-  // The other places come right after the first.
-  await page.waitForLoadState('networkidle')
+  await everyPlaceIsHere(page)
   await app.kill()
   await page.getByRole('link', { name: 'Counter' }).click()
   await expect(page.getByRole('heading', { name: 'What are you after?' })).toBeVisible()

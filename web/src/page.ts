@@ -5,18 +5,29 @@ import 'ant-design-vue/dist/reset.css'
 import './theme/theme.css'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
+import { api } from './api/client'
 import App from './App.vue'
+import { afterTheAnswer } from './offline/afterTheAnswer'
 import { keepWhatShips } from './offline/useNewerVersion'
 import { loadPlaces, router } from './router'
+import { useCook } from './stores/cook'
+import { usePass } from './stores/pass'
+import { trueTime } from './stores/trueTime'
 
 createApp(App).use(createPinia()).use(router).mount('#app')
 
-/** ms: by then they are fetched, however busy the page is. */
-const AT_THE_LATEST = 2000
+const cook = useCook()
+const pass = usePass()
+trueTime.watch({
+  wall: () => Date.now(),
+  steady: () => performance.now(),
+  machine: async () => (await api.health()).machineS,
+  cooking: () => cook.inEarnest || pass.begun
+})
+
 // Where one does not come now it is asked for again when it is wanted.
 const loadOthers = (): void => void loadPlaces().catch(() => undefined)
 void router.isReady().then(() => {
-  if ('requestIdleCallback' in window) requestIdleCallback(loadOthers, { timeout: AT_THE_LATEST })
-  else setTimeout(loadOthers, AT_THE_LATEST)
+  void afterTheAnswer.then(loadOthers)
   keepWhatShips()
 })

@@ -3,6 +3,7 @@ import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { goingAt, shownBy, type Clock } from '#core/rehearsal/clock'
 import { kept } from './kept'
+import { trueTime } from './trueTime'
 
 /** The rehearsal that this device is in. */
 export interface Rehearsing {
@@ -36,7 +37,7 @@ function parseClock(stored: unknown): Clock | null {
 const SAME_MS = 150
 
 /** Epoch ms. */
-const timeBy = (pace: Clock | null): number => Math.round(pace ? shownBy(pace, Date.now()) : Date.now())
+const timeBy = (pace: Clock | null): number => Math.round(pace ? shownBy(pace, Date.now()) : trueTime.now())
 /** Epoch ms. Not of the store itself, whose functions are each watched over: it is asked five times a second. */
 export const timeAt = ({ pace }: { readonly pace: Clock | null }): number => timeBy(pace)
 

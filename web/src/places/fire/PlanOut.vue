@@ -26,11 +26,12 @@ import { useUnits } from '../../stores/units'
 import { tell } from '../../ui/tell'
 import { saveFile } from '../../ui/saveFile'
 import { openFile } from '../../ui/openFile'
+import { afterTheAnswer } from '../../offline/afterTheAnswer'
 import { methodPath } from './methodPath'
 import { spanText } from './spanText'
 
 /** Seldom wanted: it comes with the other places. */
-const FileField = defineAsyncComponent(() => import('../../ui/FileField.vue'))
+const FileField = defineAsyncComponent(() => afterTheAnswer.then(() => import('../../ui/FileField.vue')))
 
 const props = defineProps<{
   /** Null where there is none. */

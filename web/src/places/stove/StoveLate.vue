@@ -132,7 +132,7 @@ function take(): void {
   const turned = meanwhile.value === 'oven' ? cooler.value : new Map<string, CoolerOven>()
   const rest = open.value.map(c => c.id).filter(id => !turned.has(id))
   const said = [
-    cook.say({ kind: 'delayed', seconds: seconds.value, ...(held.value ? { held: true } : {}) }, Date.now(), rest),
+    cook.say({ kind: 'delayed', seconds: seconds.value, ...(held.value ? { held: true } : {}) }, stove.now, rest),
     ...[...turned].map(([id, { ovenC }]) => cook.say({ kind: 'delayed', seconds: seconds.value, ovenC }, stove.now, [id]))
   ]
   if (tonight.value) pass.change({ serveAt: dayjs(before).add(seconds.value, 'second').format(MOMENT) })
