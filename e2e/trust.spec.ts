@@ -77,3 +77,35 @@ test('a phone on its side has the call and the great key in sight', async ({ pag
   await expect(page.getByRole('heading', { name: /Lay the/ })).toBeInViewport({ ratio: 1 })
   await expect(page.getByRole('button', { name: 'It is in' })).toBeInViewport({ ratio: 1 })
 })
+
+test('a clock that is set in the middle of a cook, on or back, changes nothing of what is called, nor does opening the page anew', async ({
+  page
+}) => {
+  await page.clock.install()
+  await page.goto(`${app.url}/fire`)
+  await expect(sheet(page)).toHaveAttribute('aria-busy', 'false')
+  await page.getByRole('button', { name: 'Light the stove' }).click()
+  await page.getByRole('button', { name: 'Ring is lit' }).click()
+  await page.getByRole('button', { name: 'It is in' }).click()
+  await expect(page.getByText('Turn 1 of ')).toBeVisible()
+  /** s to the next call; it counts down. */
+  const left = async (): Promise<number> => {
+    const [minutes, seconds] = (await page.locator('.clock').innerText()).split(/[^\d]+/).filter(Boolean)
+    return 60 * Number(minutes) + Number(seconds)
+  }
+  const began = await page.evaluate(() => Date.now())
+  let shown = await left()
+  for (const hours of [1, -1, 2]) {
+    await page.clock.setSystemTime(began + hours * 3_600_000)
+    await page.clock.runFor(2000)
+    await expect(page.getByText('Turn 1 of ')).toBeVisible()
+    const now = await left()
+    expect(shown - now).toBeGreaterThanOrEqual(1)
+    expect(shown - now).toBeLessThan(15)
+    shown = now
+  }
+  await page.reload()
+  await expect(page.getByText('Turn 1 of ')).toBeVisible()
+  expect(shown - (await left())).toBeLessThan(20)
+  expect(await left()).toBeGreaterThan(0)
+})
