@@ -48,10 +48,14 @@ const DARK = {
   colorTextLightSolid: '#17120a'
 }
 
+/** By day what is chosen of a few is near black, and a theme within a theme takes over what it does not say itself. */
+const CHOSEN = { Radio: { colorPrimary: DARK.colorPrimary, colorPrimaryHover: DARK.colorPrimary, colorPrimaryActive: DARK.colorPrimary } }
+
 /** On the sheet at the right. */
 export const slateTheme: ThemeConfig = {
   algorithm: theme.darkAlgorithm,
-  token: { ...DARK, colorBorder: '#6b7173', colorSplit: '#454b4d', colorBgContainer: '#343a3c', colorBgElevated: '#343a3c' }
+  token: { ...DARK, colorBorder: '#6b7173', colorSplit: '#454b4d', colorBgContainer: '#343a3c', colorBgElevated: '#343a3c' },
+  components: CHOSEN
 }
 
 /** At the stove. */
@@ -66,5 +70,5 @@ export const serviceTheme: ThemeConfig = {
     colorBgLayout: '#141a1d',
     colorTextLabel: '#c3c9c5'
   },
-  components: { Segmented: { colorBgElevated: '#3d5566' } }
+  components: { ...CHOSEN, Segmented: { colorBgElevated: '#3d5566' } }
 }
