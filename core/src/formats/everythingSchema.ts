@@ -12,6 +12,8 @@ import type { Recipe } from '#core/service/recipe'
 import type { ServiceEvent } from '#core/service/record'
 import type { Packet } from '#core/shop/larder'
 import { parsePacket } from '#core/shop/schema'
+import { parseScore, type Score } from '#core/rehearsal/schema'
+import { parsePlacedProbe, type PlacedProbe } from './probeSchema'
 import { parseRecipe } from './recipeSchema'
 import { parseServiceEvents, parseServiceId } from './serviceSchema'
 
@@ -25,6 +27,10 @@ export interface Everything {
   readonly packets: readonly Packet[]
   readonly recipes: readonly Recipe[]
   readonly kit: Kit | null
+  /** Thermometers that speak for themselves, and where each is. */
+  readonly probes: readonly PlacedProbe[]
+  /** What exercises came to. */
+  readonly scores: readonly Score[]
 }
 /** How many of each were not there yet. */
 export interface TakenIn {
@@ -33,8 +39,10 @@ export interface TakenIn {
   readonly packets: number
   readonly recipes: number
   readonly kit: number
+  readonly probes: number
+  readonly scores: number
 }
-export const NOTHING_TAKEN: TakenIn = { cooks: 0, services: 0, packets: 0, recipes: 0, kit: 0 }
+export const NOTHING_TAKEN: TakenIn = { cooks: 0, services: 0, packets: 0, recipes: 0, kit: 0, probes: 0, scores: 0 }
 
 export const EVERYTHING_FORMAT = 'macellaio kitchen'
 export const EVERYTHING_VERSION = 1
@@ -43,7 +51,15 @@ const MOST_AT_ONCE = 100
 
 const parts = yup.array().ensure().max(MOST_AT_ONCE, `At most ${MOST_AT_ONCE} at once.`)
 const partShape = yup
-  .object({ cooks: parts, services: parts, packets: parts, recipes: parts, kit: yup.mixed().nullable().default(null) })
+  .object({
+    cooks: parts,
+    services: parts,
+    packets: parts,
+    recipes: parts,
+    kit: yup.mixed().nullable().default(null),
+    probes: parts,
+    scores: parts
+  })
   .noUnknown()
   .required('This is missing.')
   .test({
@@ -75,14 +91,16 @@ function serviceOf(input: unknown): SavedService {
 /** @throws InvalidInputError */
 export function parseEverything(input: unknown): Everything {
   const given = validate(partShape, input)
-  const each = <T>(key: 'cooks' | 'services' | 'packets' | 'recipes', read: (of: unknown) => T): T[] =>
+  const each = <T>(key: Exclude<keyof Everything, 'kit'>, read: (of: unknown) => T): T[] =>
     (given[key] ?? []).map((of: unknown, i) => at(`${key}[${i}]`, () => read(of)))
   return {
     cooks: each('cooks', cookOf),
     services: each('services', serviceOf),
     packets: each('packets', parsePacket),
     recipes: each('recipes', parseRecipe),
-    kit: given.kit === null ? null : at('kit', () => parseKit(given.kit))
+    kit: given.kit === null ? null : at('kit', () => parseKit(given.kit)),
+    probes: each('probes', parsePlacedProbe),
+    scores: each('scores', parseScore)
   }
 }
 
@@ -94,7 +112,7 @@ const PART_BYTES = 150_000
  * @throws InvalidInputError where it is no such file
  */
 export function partsOf(file: unknown): Partial<Everything>[] {
-  const { cooks, services, packets, recipes, kit } = validate(
+  const { cooks, services, packets, recipes, kit, probes, scores } = validate(
     yup
       .object({
         format: yup
@@ -112,13 +130,16 @@ export function partsOf(file: unknown): Partial<Everything>[] {
         services: yup.array().ensure(),
         packets: yup.array().ensure(),
         recipes: yup.array().ensure(),
-        kit: yup.mixed().nullable().default(null)
+        kit: yup.mixed().nullable().default(null),
+        // Older files have none.
+        probes: yup.array().ensure(),
+        scores: yup.array().ensure()
       })
       .noUnknown(),
     file
   )
-  // Recipes and services first: what is cooked belongs to them.
-  const lists = { recipes, services: inStretches(services ?? []), packets, cooks: inStretches(cooks ?? []) }
+  // Recipes and services first: what is cooked belongs to them; and a thermometer is in what is cooked.
+  const lists = { recipes, services: inStretches(services ?? []), packets, cooks: inStretches(cooks ?? []), probes, scores }
   const told = Object.entries(lists).flatMap(([key, all]) => inParts(all ?? []).map(some => ({ [key]: some }) as Partial<Everything>))
   return kit === null ? told : [{ kit: kit as Kit }, ...told]
 }

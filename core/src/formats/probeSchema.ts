@@ -3,7 +3,7 @@ import * as yup from 'yup'
 import { epochMs, lineId, madeHere, named, oneOf, within } from '#core/input/plainFields'
 import { validate } from '#core/input/problem'
 import { READING_LIMITS } from '#core/session/events'
-import { TIPS, type Sample, type Tip } from '#core/session/probes'
+import { TIPS, type Probe, type Sample, type Tip } from '#core/session/probes'
 
 /** °C: what a probe in an oven's air can show besides. */
 const SHOWN_LIMITS = [-40, 400] as const
@@ -39,6 +39,20 @@ const placeShape = yup
   .required()
 /** In which cook's piece its tip is, or in none. @throws InvalidInputError */
 export const parsePlace = (input: unknown): { readonly cook: string | null; readonly tip: Tip } => validate(placeShape, input)
+
+/** A thermometer as it is known, but for what it says. */
+export type PlacedProbe = Pick<Probe, 'id' | 'name' | 'tip' | 'cook'>
+const probeShape = yup
+  .object({
+    id: lineId().required(),
+    name: named(NAME_LENGTH).required(),
+    cook: madeHere().nullable().defined('This is missing.'),
+    tip: oneOf(TIPS)
+  })
+  .noUnknown()
+  .required()
+/** @throws InvalidInputError */
+export const parsePlacedProbe = (input: unknown): PlacedProbe => validate(probeShape, input)
 
 /** Whether the middle of a piece can show that. */
 export const inMeat = ({ celsius }: Sample): boolean => celsius >= READING_LIMITS[0] && celsius <= READING_LIMITS[1]

@@ -46,7 +46,7 @@ const packet = {
 }
 const own = { ...shippedRecipe('mash')!, id: 'own-mash', name: 'Smoked mash' }
 
-async function fill({ app }: Kitchen): Promise<void> {
+async function fill({ app, db }: Kitchen): Promise<void> {
   const cooks = [
     cook('cook-one', 1000),
     { ...cook('cook-two', 2000), service: { id: 'supper-1', after: null, called: 'thick one' } },
@@ -74,6 +74,16 @@ async function fill({ app }: Kitchen): Promise<void> {
   await request(app).put('/api/packets/packet-1').send(packet).expect(201)
   await request(app).put('/api/recipes/own-mash').send(own).expect(201)
   await request(app).put('/api/kit').send(READY_KITS[1].kit).expect(200)
+  await request(app)
+    .post('/api/probes/grey/readings')
+    .send({ name: 'Grey one', readings: [{ celsius: 20 }] })
+    .expect(202)
+  await request(app).put('/api/probes/grey/place').send({ cook: 'cook-two', tip: 'middle' }).expect(200)
+  const played = { exercise: 'thin-steak', seed: 7, created_at: 4000, clock_at: 4000, clock_since: 4000, speed: 1 }
+  await db('rehearsals').insert([
+    { ...played, id: 'rehearsal-done', points: 87 },
+    { ...played, id: 'rehearsal-left', points: null }
+  ])
 }
 const saved = async ({ app }: Kitchen): Promise<Record<string, unknown>> =>
   JSON.parse((await request(app).get('/api/everything').expect(200)).text) as Record<string, unknown>
@@ -82,7 +92,8 @@ async function bring({ app }: Kitchen, file: unknown): Promise<TakenIn[]> {
   for (const part of partsOf(file)) taken.push((await request(app).post('/api/everything').send(part).expect(200)).body as TakenIn)
   return taken
 }
-const sum = (taken: readonly TakenIn[]): number => taken.reduce((all, t) => all + t.cooks + t.services + t.packets + t.recipes + t.kit, 0)
+const sum = (taken: readonly TakenIn[]): number =>
+  taken.reduce((all, t) => all + t.cooks + t.services + t.packets + t.recipes + t.kit + t.probes + t.scores, 0)
 const contents = ({ savedAt: _, ...rest }: Record<string, unknown>): Record<string, unknown> => rest
 
 describe('everything', () => {
@@ -102,13 +113,20 @@ describe('everything', () => {
     })
     expect((file['cooks'] as { id: string }[]).map(c => c.id)).toEqual(['cook-one', 'cook-two'])
     const empty = await aKitchen()
-    expect(sum(await bring(empty, file))).toBe(2 + 1 + 1 + 1 + 1)
+    expect(sum(await bring(empty, file))).toBe(2 + 1 + 1 + 1 + 1 + 1 + 1)
     expect(contents(await saved(empty))).toEqual(contents(file))
     expect(sum(await bring(empty, file))).toBe(0)
     expect(contents(await saved(empty))).toEqual(contents(file))
     const { body } = await request(empty.app).get('/api/cooks/cook-two')
     expect(body).toMatchObject({ outcome: { notes: 'Ömer liked it' }, service: { id: 'supper-1', called: 'thick one' } })
     expect((body as { events: unknown[] }).events).toHaveLength(4)
+    const probes = await request(empty.app).get('/api/probes')
+    expect(probes.body).toMatchObject({ probes: [{ name: 'Grey one', cook: 'cook-two', tip: 'middle' }] })
+    const rehearsals = await request(empty.app).get('/api/rehearsals')
+    expect(rehearsals.body).toMatchObject({ best: { 'thin-steak': 87 } })
+    // What was true in it is not told, nor is there anything to cut open.
+    expect(JSON.stringify(file)).not.toContain('seed')
+    expect(JSON.stringify(rehearsals.body)).not.toContain('rehearsal-done')
   })
 
   it('in a full kitchen adds what is missing, and leaves what is there, or was thrown away, as it is', async () => {
@@ -123,7 +141,7 @@ describe('everything', () => {
     await request(other.app).put('/api/packets/packet-1').send(packet).expect(201)
     await request(other.app).delete('/api/packets/packet-1').expect(204)
     const taken = await bring(other, await saved(full))
-    expect(sum(taken)).toBe(1 + 1)
+    expect(sum(taken)).toBe(1 + 1 + 1 + 1)
     const now = await saved(other)
     expect(now).toMatchObject({ recipes: [{ name: 'Ours' }], packets: [] })
     expect((now['cooks'] as { title: string }[])[0].title).toBe('Renamed here')
@@ -172,12 +190,26 @@ describe('everything', () => {
     ['a cook without a plan', { cooks: [{ id: 'cook-x', title: 'x', createdAt: 1 }] }, 'cooks[0].'],
     ['a service that says nothing', { services: [{ id: 'supper-9', events: [] }] }, 'services[0].events'],
     ['a packet of nowhere', { packets: [{ ...packet, place: 'moon' }] }, 'packets[0].place'],
+    ['a thermometer in no place', { probes: [{ id: 'grey', name: 'Grey', cook: null, tip: 'moon' }] }, 'probes[0].tip'],
+    [
+      'more points than there are',
+      { scores: [{ id: 'r-1234567', exercise: 'thin-steak', createdAt: 1, points: 101 }] },
+      'scores[0].points'
+    ],
     ['a key that is none', { wishes: [] }, 'wishes']
   ])('%s is refused with its key, and nothing of that part comes in', async (_, part, key) => {
     const kitchen = await aKitchen()
     const { body } = await request(kitchen.app).post('/api/everything').send(part).expect(422)
     expect(JSON.stringify(body)).toContain(key)
-    expect(contents(await saved(kitchen))).toMatchObject({ cooks: [], services: [], packets: [], recipes: [], kit: null })
+    expect(contents(await saved(kitchen))).toMatchObject({
+      cooks: [],
+      services: [],
+      packets: [],
+      recipes: [],
+      kit: null,
+      probes: [],
+      scores: []
+    })
   })
   it('another file is told apart in words', () => {
     expect(() => partsOf({ format: 'macellaio ticket', version: 1 })).toThrow('no saved kitchen')

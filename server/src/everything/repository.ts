@@ -5,7 +5,9 @@ import type { CookRecord } from '#core/book/record'
 import { CookRepository } from '#server/cooks/repository'
 import { KitRepository } from '#server/kit/repository'
 import { PacketRepository } from '#server/packets/repository'
+import { Probes } from '#server/probes/probes'
 import { RecipeRepository } from '#server/recipes/repository'
+import { Rehearsals } from '#server/rehearsals/rehearsals'
 import { ServiceRepository } from '#server/services/repository'
 
 export class EverythingRepository {
@@ -14,6 +16,8 @@ export class EverythingRepository {
   private readonly packets: PacketRepository
   private readonly recipes: RecipeRepository
   private readonly kits: KitRepository
+  private readonly probes: Probes
+  private readonly rehearsals: Rehearsals
 
   constructor(private readonly db: Knex) {
     this.cooks = new CookRepository(db)
@@ -21,6 +25,8 @@ export class EverythingRepository {
     this.packets = new PacketRepository(db)
     this.recipes = new RecipeRepository(db)
     this.kits = new KitRepository(db)
+    this.probes = new Probes(db, this.cooks)
+    this.rehearsals = new Rehearsals(db, this.cooks)
   }
 
   /** Some at a time, the oldest first: a Book of years is no one string. */
@@ -36,9 +42,10 @@ export class EverythingRepository {
       if (events.length > 0) yield { id, events }
     }
   }
-  async rest(): Promise<Pick<Everything, 'packets' | 'recipes' | 'kit'>> {
+  async rest(): Promise<Omit<Everything, 'cooks' | 'services'>> {
     const [packets, recipes, kit] = await Promise.all([this.packets.list(), this.recipes.list(), this.kits.get()])
-    return { packets, recipes, kit }
+    const [probes, scores] = await Promise.all([this.probes.placed(), this.rehearsals.scores()])
+    return { packets, recipes, kit, probes, scores }
   }
 
   /** All of it or nothing. */
@@ -46,7 +53,7 @@ export class EverythingRepository {
     return this.db.transaction(trx => new EverythingRepository(trx).take(all, now))
   }
 
-  private async take({ cooks, services, packets, recipes, kit }: Everything, now: number): Promise<TakenIn> {
+  private async take({ cooks, services, packets, recipes, kit, probes, scores }: Everything, now: number): Promise<TakenIn> {
     const taken = { ...NOTHING_TAKEN }
     for (const recipe of recipes)
       if (!(await known(this.db, 'recipes', recipe.id))) {
@@ -74,6 +81,8 @@ export class EverythingRepository {
       await this.kits.put(kit, now)
       taken.kit = 1
     }
+    for (const probe of probes) if (await this.probes.know(probe)) taken.probes += 1
+    for (const score of scores) if (await this.rehearsals.keepScore(score)) taken.scores += 1
     return taken
   }
 }

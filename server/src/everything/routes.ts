@@ -8,11 +8,11 @@ export function everythingRoutes(everything: EverythingRepository, changes: Chan
   const routes = Router()
 
   routes.get('/', async (_request, response) => {
-    const { packets, recipes, kit } = await everything.rest()
+    const rest = await everything.rest()
     const savedAt = new Date()
     response.type('json')
     response.setHeader('Content-Disposition', `attachment; filename="macellaio-${savedAt.toISOString().slice(0, 10)}.json"`)
-    const head = { format: EVERYTHING_FORMAT, version: EVERYTHING_VERSION, savedAt: savedAt.toISOString(), kit, packets, recipes }
+    const head = { format: EVERYTHING_FORMAT, version: EVERYTHING_VERSION, savedAt: savedAt.toISOString(), ...rest }
     response.write(JSON.stringify(head).slice(0, -1))
     response.write(',"services":[')
     await each(everything.allServices(), text => response.write(text))

@@ -4,7 +4,7 @@
  */
 import type { Knex } from 'knex'
 import { nanoid } from 'nanoid'
-import { inMeat } from '#core/formats/probeSchema'
+import { inMeat, type PlacedProbe } from '#core/formats/probeSchema'
 import { hear, isDoubted, SILENT, type Listening, type Probe, type Sample, type Tip } from '#core/session/probes'
 import { ALLOWED, progressOf } from '#core/session/progress'
 import type { CookRepository } from '#server/cooks/repository'
@@ -73,6 +73,18 @@ export class Probes {
       await this.cooks.addEvents(record.id, events)
     }
     return { probe: this.seen(row), read: kept.length > 0 }
+  }
+
+  async placed(): Promise<PlacedProbe[]> {
+    return (await this.list()).map(({ id, name, tip, cook }) => ({ id, name, tip, cook }))
+  }
+
+  /** @returns whether it was not known yet, and is now: in no piece where its cook is not here */
+  async know({ id, name, tip, cook }: PlacedProbe): Promise<boolean> {
+    if ((await this.find(id)) !== null || (await this.list()).length >= MOST_PROBES) return false
+    const here = cook !== null && (await this.db('cooks').where({ id: cook }).first('id')) !== undefined
+    await this.db<ProbeRow>('probes').insert({ id, name, tip, cook_id: here ? cook : null })
+    return true
   }
 
   /** @returns null where there is no such probe */

@@ -10,6 +10,7 @@ import { cuttingOpen, type CutOpen } from '#core/rehearsal/cutOpen'
 import { exerciseById } from '#core/rehearsal/exercises'
 import { goingAt, shownBy, type Clock } from '#core/rehearsal/clock'
 import type { Rehearsal, RehearsalSummary } from '#core/rehearsal/record'
+import type { Score } from '#core/rehearsal/schema'
 import { probedAt, signsAt, type Signs } from '#core/rehearsal/signs'
 import { lived, truthOf, type Beside, type Lived, type Truth } from '#core/rehearsal/truth'
 import { twistOf } from '#core/rehearsal/twists'
@@ -123,13 +124,15 @@ export class Rehearsals {
       )
       .orderBy('created_at')
       .select('id', 'title', 'service_id')) as { id: string; title: string; service_id: string }[]
-    return rows.map(({ id, exercise, created_at: createdAt, points }) => ({
+    const all = rows.map(({ id, exercise, created_at: createdAt, points }) => ({
       id,
       exercise,
       createdAt,
       points,
       cooks: cooks.filter(c => c.service_id === id).map(c => ({ id: c.id, title: c.title }))
     }))
+    // Of one that was brought back only the points are left: there is nothing to cut open.
+    return all.filter(r => r.points === null || r.cooks.length > 0)
   }
 
   /** The best that each exercise was ever done. */
@@ -141,6 +144,23 @@ export class Rehearsals {
       .select('exercise')
       .max({ points: 'points' })) as { exercise: string; points: number }[]
     return Object.fromEntries(rows.map(r => [r.exercise, r.points]))
+  }
+
+  async scores(): Promise<Score[]> {
+    const rows = await this.db<RehearsalRow>('rehearsals')
+      .whereNotNull('exercise')
+      .whereNotNull('points')
+      .orderBy('created_at')
+      .orderBy('id')
+    return rows.map(r => ({ id: r.id, exercise: r.exercise as string, createdAt: r.created_at, points: r.points as number }))
+  }
+
+  /** What was cooked for it is not brought back. @returns whether it was not here yet */
+  async keepScore({ id, exercise, createdAt, points }: Score): Promise<boolean> {
+    if (await this.row(id)) return false
+    const over = { seed: 0, clock_at: createdAt, clock_since: createdAt, speed: 1 }
+    await this.db<RehearsalRow>('rehearsals').insert({ id, exercise, created_at: createdAt, points, ...over })
+    return true
   }
 
   /** Once all of it is cut it has its points: the mean of its pieces'. */

@@ -18,7 +18,9 @@ const WORDS: readonly (readonly [keyof TakenIn, one: string, many: string])[] = 
   ['services', 'service', 'services'],
   ['packets', 'packet', 'packets'],
   ['recipes', 'recipe', 'recipes'],
-  ['kit', 'kit', 'kits']
+  ['kit', 'kit', 'kits'],
+  ['probes', 'thermometer', 'thermometers'],
+  ['scores', 'result of an exercise', 'results of exercises']
 ]
 function inWords(taken: TakenIn): string {
   const news = WORDS.flatMap(([key, one, many]) => (taken[key] === 0 ? [] : [`${taken[key]} ${taken[key] === 1 ? one : many}`]))
@@ -61,7 +63,8 @@ async function bring(file: File): Promise<void> {
   <section class="all">
     <h2>The whole kitchen</h2>
     <p class="quiet">
-      Book, services, larder, recipes and kit on one file. Brought back, it adds what is missing and changes nothing that is here.
+      Book, services, larder, recipes, kit, thermometers and what exercises came to, on one file. Brought back, it adds what is missing and
+      changes nothing that is here.
     </p>
     <div class="acts">
       <a-button :href="api.everythingAt" download>Save everything</a-button>
