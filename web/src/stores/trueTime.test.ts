@@ -115,6 +115,21 @@ it('a page opened anew in the middle goes on as it was; with nothing on the fire
   expect(trueTime.now()).toBe(wall)
 })
 
+it('what was slept before anything cooked is not counted when the clock is set in a cook', async () => {
+  cooking = false
+  pass(60)
+  sleep(8 * 3600)
+  const began = trueTime.now()
+  expect(began).toBe(wall)
+  await flushPromises()
+  cooking = true
+  pass(60)
+  wall += 3_600_000
+  expect(trueTime.now() - began).toBe(60_000)
+  await flushPromises()
+  expect(trueTime.now() - began).toBe(60_000)
+})
+
 it('the stove asks it', async () => {
   setActivePinia(createPinia())
   const clock = useClock()

@@ -50,22 +50,20 @@ class TrueTime {
   now(): number {
     const { clocks, last } = this
     if (clocks === null) return Date.now() - this.setBy.value
-    if (!clocks.cooking()) return this.followTheWall(clocks)
     const [wall, steady] = [clocks.wall(), clocks.steady()]
     const jump = wall - last.wall - (steady - last.steady)
+    const jumped = Math.abs(jump) > NOTICED_MS
     this.last = { wall, steady }
-    if (Math.abs(jump) > NOTICED_MS) {
+    if (!clocks.cooking()) {
+      if (this.setBy.value !== 0) this.setBy.value = 0
+      // What was slept before a cook is not counted in it.
+      if (jumped) void this.hear()
+    } else if (jumped) {
       // Nothing has happened until it is known what it was.
       this.setBy.value += jump
       void this.whatWasIt(jump)
     }
     return wall - this.setBy.value
-  }
-
-  private followTheWall(clocks: Clocks): number {
-    if (this.setBy.value !== 0) this.setBy.value = 0
-    this.last = { wall: clocks.wall(), steady: clocks.steady() }
-    return this.last.wall
   }
 
   private async whatWasIt(jump: number): Promise<void> {
