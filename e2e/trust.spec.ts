@@ -11,13 +11,18 @@ test.afterAll(() => app.stop())
 
 const sheet = (page: Page) => page.getByLabel('Call sheet', { exact: true }).locator('ul[aria-busy]')
 
-test('the server is killed in the middle of a cook, the page reloaded, and nothing is lost', async ({ page }) => {
+/** The example in its pan, to be turned next. */
+async function laidIn(page: Page): Promise<void> {
   await page.goto(`${app.url}/fire`)
   await expect(sheet(page)).toHaveAttribute('aria-busy', 'false')
   await page.getByRole('button', { name: 'Light the stove' }).click()
   await page.getByRole('button', { name: 'Ring is lit' }).click()
   await page.getByRole('button', { name: 'It is in' }).click()
   await expect(page.getByText('Turn 1 of ')).toBeVisible()
+}
+
+test('the server is killed in the middle of a cook, the page reloaded, and nothing is lost', async ({ page }) => {
+  await laidIn(page)
 
   await app.kill()
   await page.getByRole('button', { name: 'Turned' }).click()
@@ -82,12 +87,7 @@ test('a clock that is set in the middle of a cook, on or back, changes nothing o
   page
 }) => {
   await page.clock.install()
-  await page.goto(`${app.url}/fire`)
-  await expect(sheet(page)).toHaveAttribute('aria-busy', 'false')
-  await page.getByRole('button', { name: 'Light the stove' }).click()
-  await page.getByRole('button', { name: 'Ring is lit' }).click()
-  await page.getByRole('button', { name: 'It is in' }).click()
-  await expect(page.getByText('Turn 1 of ')).toBeVisible()
+  await laidIn(page)
   /** s to the next call; it counts down. */
   const left = async (): Promise<number> => {
     const [minutes, seconds] = (await page.locator('.clock').innerText()).split(/[^\d]+/).filter(Boolean)
