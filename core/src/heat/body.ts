@@ -10,12 +10,12 @@
  */
 import type { Constants } from './constants'
 import { lumpOf, type Face, type Faces } from './faces'
-import type { Grid } from './grid'
+import type { Axis, Grid } from './grid'
 import { ThermalCentre } from './thermalCentre'
 import type { Burner, LumpState } from './lump'
 import { at, integral, waterHeat, waterWarmth, type Material } from './properties'
 import type { BoundaryFluxes, End } from './boundaryFluxes'
-import { GAMMA, GridLine } from './gridLine'
+import { GAMMA, GridLine, type Pace } from './gridLine'
 import { held } from './moisture'
 import { Rim } from './rim'
 import { Substances } from './substances'
@@ -42,6 +42,12 @@ export interface Ledger {
   dripped: number
 }
 
+/** The line that sweeps it in one direction, and what every cell gained along that. */
+interface Direction {
+  readonly line: GridLine
+  readonly pace: Pace
+}
+
 export class Body {
   readonly temperature: Float64Array
   /** kg/m³ of the raw piece */
@@ -57,8 +63,9 @@ export class Body {
   stepError = 0
   readonly ledger: Ledger = { heatIn: 0, latentOut: 0, carriedOut: 0, evaporated: 0, dripped: 0 }
 
-  private readonly axialLine: GridLine
-  private readonly radialLine: GridLine
+  /** None where both its ends are closed for good. */
+  private readonly alongAxis: Direction | null
+  private readonly inRadius: Direction | null
   private readonly inner: Surface
   /** Of a slab that has an end; its surface is none of `side`, which are a grid's. */
   readonly rim: Rim | null
@@ -70,11 +77,9 @@ export class Body {
   /** Over the thickness at the axis when the rim had last been stepped: °C, kg/m³. */
   private meanThen: number
   private meanWater: number
-  /** What the last step gave each cell a second, for the middle of the next: K/s, kg/(m³·s), and J/(m³·s) by direction. */
+  /** What the last step gave each cell a second, for the middle of the next: K/s, kg/(m³·s). */
   private readonly warming: Float64Array
   private readonly wetting: Float64Array
-  private readonly axialRate: Float64Array
-  private readonly radialRate: Float64Array
   /** Share of each cell in the volume. */
   private readonly weight: Float64Array
   private readonly volume: number
@@ -117,12 +122,14 @@ export class Body {
     this.centre = new ThermalCentre(grid, start.temperature)
     this.warming = scratch()
     this.wetting = scratch()
-    this.axialRate = scratch()
-    this.radialRate = scratch()
     const { temperature, water, warming, wetting } = this
-    const state = { temperature, water, warming, wetting, rate: this.axialRate, material: grid.material }
-    this.axialLine = new GridLine(axial, materials, start.boiling, constants, radial.cells === 1 ? state : undefined)
-    this.radialLine = new GridLine(radial, materials, start.boiling, constants)
+    const direction = (axis: Axis, whole: boolean): Direction => {
+      const pace = { early: scratch(), late: scratch() }
+      const state = whole ? { temperature, water, warming, wetting, material: grid.material, ...pace } : undefined
+      return { pace, line: new GridLine(axis, materials, start.boiling, constants, state) }
+    }
+    this.alongAxis = this.first.length > 0 ? direction(axial, radial.cells === 1) : null
+    this.inRadius = this.side.length > 0 ? direction(radial, axial.cells === 1) : null
     const volume = (cell: number): number => radial.volume[Math.floor(cell / axial.cells)] * axial.volume[cell % axial.cells]
     this.volume = this.sum(() => 1)
     this.weight = Float64Array.from({ length: grid.cells }, (_, cell) => volume(cell) / this.volume)
@@ -144,11 +151,10 @@ export class Body {
       lumps[i].begin(dt, burners[i] ?? null)
       this.lumpHeat[i] = this.lumpSlope[i] = 0
     }
-    const alongAxis = this.first.length > 0
-    const inRadius = this.side.length > 0
-    if (inRadius && this.radialFirst) this.sweepRadius(dt, faces, lumps)
-    if (alongAxis) this.sweepAxis(dt, faces, lumps)
-    if (inRadius && !this.radialFirst) this.sweepRadius(dt, faces, lumps)
+    const { alongAxis, inRadius } = this
+    if (inRadius && this.radialFirst) this.sweepRadius(inRadius, dt, faces, lumps)
+    if (alongAxis) this.sweepAxis(alongAxis, dt, faces, lumps)
+    if (inRadius && !this.radialFirst) this.sweepRadius(inRadius, dt, faces, lumps)
     this.radialFirst = !this.radialFirst
     if (this.rim) this.alongRim(dt, this.rim, faces, lumps)
     for (let i = 0; i < lumps.length; i++) lumps[i].finish(dt, amount * this.lumpHeat[i], amount * this.lumpSlope[i])
@@ -180,7 +186,7 @@ export class Body {
 
   /** Steps of its grid lines that did not settle and were taken in two. */
   get halvings(): number {
-    return this.axialLine.halvings + this.radialLine.halvings + (this.rim?.line.halvings ?? 0)
+    return (this.alongAxis?.line.halvings ?? 0) + (this.inRadius?.line.halvings ?? 0) + (this.rim?.line.halvings ?? 0)
   }
 
   /** Enthalpy of everything in the cells above 0 °C, J; for the energy balance. */
@@ -255,25 +261,25 @@ export class Body {
     return new Surface(this.start.temperature, film, this.start.boiling, cover)
   }
 
-  private sweepAxis(dt: number, faces: Faces, lumps: readonly LumpState[]): void {
+  private sweepAxis(along: Direction, dt: number, faces: Faces, lumps: readonly LumpState[]): void {
     const { radial, axial } = this.grid
     this.turnTo(0, faces.first, lumps)
     this.turnTo(1, this.second.length > 0 ? faces.second : CLOSED, lumps)
     for (let ring = 0; ring < radial.cells; ring++) {
       this.ends[0].surface = this.first[ring]
       this.ends[1].surface = this.second.length > 0 ? this.second[ring] : this.inner
-      this.sweep(this.axialLine, this.axialRate, ring * axial.cells, 1, radial.volume[ring], dt)
+      this.sweep(along, ring * axial.cells, 1, radial.volume[ring], dt)
     }
   }
 
-  private sweepRadius(dt: number, faces: Faces, lumps: readonly LumpState[]): void {
+  private sweepRadius(along: Direction, dt: number, faces: Faces, lumps: readonly LumpState[]): void {
     const { axial } = this.grid
     this.turnTo(0, CLOSED, lumps)
     this.turnTo(1, faces.side, lumps)
     for (let layer = 0; layer < axial.cells; layer++) {
       this.ends[0].surface = this.inner
       this.ends[1].surface = this.side[layer]
-      this.sweep(this.radialLine, this.radialRate, layer, axial.cells, axial.volume[layer], dt)
+      this.sweep(along, layer, axial.cells, axial.volume[layer], dt)
     }
   }
 
@@ -350,7 +356,7 @@ export class Body {
   }
 
   /** One line, from its place in the body and back. @param size how much of the body a unit of line stands for */
-  private sweep(line: GridLine, rates: Float64Array, offset: number, stride: number, size: number, dt: number): void {
+  private sweep({ line, pace: { early, late } }: Direction, offset: number, stride: number, size: number, dt: number): void {
     const { temperature, water, warming, wetting, grid, ends } = this
     const n = line.axis.cells
     // A slab has one line, and the line's arrays are the body's.
@@ -361,13 +367,15 @@ export class Body {
       line.material[i] = grid.material[at]
       line.warming[i] = warming[at]
       line.wetting[i] = wetting[at]
-      line.rate[i] = rates[at]
+      line.early[i] = early[at]
+      line.late[i] = late[at]
     }
     line.step(dt, ends[0], ends[1])
     for (let i = 0, at = offset; apart && i < n; i++, at += stride) {
       temperature[at] = line.temperature[i]
       water[at] = line.water[i]
-      rates[at] = line.rate[i]
+      early[at] = line.early[i]
+      late[at] = line.late[i]
     }
     this.book(line.fluxes, size)
   }

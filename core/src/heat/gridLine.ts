@@ -33,14 +33,22 @@ const SHORTEST = 1e-6
 /** kg/m³ that may be missing for the length of a step. */
 const SPARE_WATER = 0.5
 
+/**
+ * Enthalpy each cell gained in the first stage and in the second when its line was last stepped, a second of the
+ * whole step, J/(m³·s): where Newton starts in either. Apart, since what boils has flashed before the first has ended.
+ */
+export interface Pace {
+  readonly early: Float64Array
+  readonly late: Float64Array
+}
+
 /** What a line is like between two steps. */
-interface LineState {
+interface LineState extends Pace {
   readonly temperature: Float64Array
   readonly water: Float64Array
   readonly material: Uint8Array
   readonly warming: Float64Array
   readonly wetting: Float64Array
-  readonly rate: Float64Array
 }
 
 export class GridLine implements LineState {
@@ -51,8 +59,8 @@ export class GridLine implements LineState {
   /** Change a second in the step before, by which coefficients are taken half-way through this one. */
   readonly warming: Float64Array
   readonly wetting: Float64Array
-  /** Enthalpy each cell gained a second when this line was last stepped: where Newton starts. */
-  readonly rate: Float64Array
+  readonly early: Float64Array
+  readonly late: Float64Array
   readonly fluxes = noFluxes()
   /** Steps that did not settle and were taken in two. */
   halvings = 0
@@ -81,7 +89,8 @@ export class GridLine implements LineState {
     this.material = state?.material ?? new Uint8Array(axis.cells)
     this.warming = state?.warming ?? scratch()
     this.wetting = state?.wetting ?? scratch()
-    this.rate = state?.rate ?? scratch()
+    this.early = state?.early ?? scratch()
+    this.late = state?.late ?? scratch()
     this.middle = scratch()
     this.share = scratch()
     this.substances = new Substances(materials)
@@ -108,9 +117,10 @@ export class GridLine implements LineState {
 
   private advance(dt: number, first: End, second: End): void {
     if (dt < SHORTEST) throw new ConvergenceError(`The heat solve did not settle in steps of ${dt} s.`)
-    const { temperature, heat } = this
+    const { temperature, heat, early, late } = this
     const { enthalpyGain, stageHistory, start } = heat
     const n = this.axis.cells
+    const perSecond = 1 / dt
     const film0 = first.surface.film
     const film1 = second.surface.film
     this.refresh(dt, first, second)
@@ -121,8 +131,10 @@ export class GridLine implements LineState {
     if (settled) {
       this.note((1 - GAMMA) * dt, first.surface, second.surface)
       for (let i = 0; i < n; i++) {
-        stageHistory[i] = FIRST_STAGE * enthalpyGain[i]
-        enthalpyGain[i] /= GAMMA
+        const gain = enthalpyGain[i]
+        stageHistory[i] = FIRST_STAGE * gain
+        early[i] = gain * perSecond
+        enthalpyGain[i] = gain + late[i] * dt
         heat.warm(i)
       }
       settled = heat.solve(GAMMA * dt, dt, first, first.lumpAtSecond, second, second.lumpAtSecond)
@@ -176,7 +188,7 @@ export class GridLine implements LineState {
 
   /** Heat capacities and conductances expected half-way through the step, and what the faces will find. */
   private refresh(dt: number, first: End, second: End): void {
-    const { axis, temperature, water, material, warming, wetting, rate } = this
+    const { axis, temperature, water, material, warming, wetting, early, late, boiling } = this
     const { middle, share, substances, heat } = this
     const { capacity, inverse, start, enthalpyGain } = heat
     const n = axis.cells
@@ -191,9 +203,9 @@ export class GridLine implements LineState {
       const c = substances.capacity(row, M, w)
       capacity[i] = c
       inverse[i] = 1 / c
-      share[i] = rawWater > 0 ? Math.min(1, Math.max(0, w + half * wetting[i]) / rawWater) : 1
+      share[i] = rawWater > 0 ? Math.min(1, Math.max(0, w + half * wetting[i]) * substances.perRawWater(row)) : 1
       start[i] = T
-      enthalpyGain[i] = GAMMA * rate[i] * dt
+      enthalpyGain[i] = dt * (T > boiling ? early[i] : GAMMA * (early[i] + late[i]))
       heat.warm(i)
     }
     interfaceConductances(axis, substances, material, this.boiling, middle, share, heat.conductance)
@@ -243,13 +255,14 @@ export class GridLine implements LineState {
 
   /** Lets the boiled water go and books what crossed the ends. */
   private settle(dt: number): void {
-    const { axis, temperature, water, fluxes, rate, material, curves, substances } = this
+    const { axis, temperature, water, fluxes, early, late, material, curves, substances } = this
     const { start, enthalpyGain, inverse } = this.heat
     const n = axis.cells
+    const perSecond = 1 / dt
     this.book(this.crossed[0], axis.area[0], 0)
     this.book(this.crossed[1], axis.area[n], 1)
     for (let i = 0; i < n; i++) {
-      rate[i] = enthalpyGain[i] / dt
+      late[i] = enthalpyGain[i] * perSecond - early[i]
       // The step took one heat capacity for all of it. What that leaves over goes into steam where it boils, or into warmth.
       const T = temperature[i]
       const row = substances.row(material[i])

@@ -4,10 +4,11 @@
  */
 import { WATER_HEAT, type Material } from './properties'
 
-const FIGURES = 9
+const FIGURES = 10
 const DRIED = 6
 const RAW_WATER = 7
 const VAPOUR = 8
+const PER_RAW_WATER = 9
 const [WATER_0, WATER_1, WATER_2] = WATER_HEAT
 
 export class Substances {
@@ -15,7 +16,7 @@ export class Substances {
 
   constructor(materials: readonly Material[]) {
     this.table = Float64Array.from(
-      materials.flatMap(m => [...m.solidsHeat, ...m.wetConductivity, m.driedConductivity, m.rawWater, m.vapourDiffusivity])
+      materials.flatMap(m => [...m.solidsHeat, ...m.wetConductivity, m.driedConductivity, m.rawWater, m.vapourDiffusivity, 1 / m.rawWater])
     )
   }
 
@@ -25,6 +26,11 @@ export class Substances {
 
   rawWater(row: number): number {
     return this.table[row + RAW_WATER]
+  }
+
+  /** m³/kg */
+  perRawWater(row: number): number {
+    return this.table[row + PER_RAW_WATER]
   }
 
   driedConductivity(row: number): number {

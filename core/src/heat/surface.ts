@@ -54,6 +54,12 @@ export class Surface {
   /** Whether the balance closed. */
   settled = true
 
+  /** The cell's temperature at the last balance. */
+  private metAt: number
+  /** What the cell itself gave then, kg/m² each second: where the search for it starts. */
+  private lastDrawn = 0
+  /** K by which the face goes with each kelvin of the cell. */
+  private following = 0
   private heatSlope = 0
   private latentSlope = 0
   private drawn = true
@@ -70,7 +76,7 @@ export class Surface {
     private readonly boiling: number,
     private readonly cover: Cover | null = null
   ) {
-    this.temperature = this.coverTemperature = temperature
+    this.temperature = this.coverTemperature = this.metAt = temperature
   }
 
   /**
@@ -87,6 +93,9 @@ export class Surface {
       return
     }
     const g = cell.conductance
+    // Where the cell has gone the face follows, nearly as the last balance was straight.
+    this.temperature += (cell.temperature - this.metAt) * this.following
+    this.metAt = cell.temperature
     if (face.kind === 'metal' && this.cover === null) {
       this.temperature = this.onMetal(face.contact, cell, dt, lumpC)
       this.exchangeAt(face, cell, dt, lumpC)
@@ -121,7 +130,8 @@ export class Surface {
     const outward = this.latentSlope - this.heatSlope
     // What evaporates and what comes in are both taken as they are: the rest goes into the cell.
     this.into = this.heat - this.latent
-    this.intoSlope = (-g * outward) / (g + outward)
+    this.following = g / (g + outward)
+    this.intoSlope = -outward * this.following
   }
 
   private exchangeAt(face: Face, cell: OuterCell, dt: number, lumpC: number): void {
@@ -248,9 +258,10 @@ export class Surface {
     const { air } = this
     const saturated = air.wet + air.returning
     const most = Math.min(cell.mostDrawn, open * Math.max(0, saturated * waterActivity(cell.share) - air.returning))
-    let drawn = most
+    let drawn = this.lastDrawn > 0 ? Math.min(most, this.lastDrawn) : most
     let low = 0
     let high = most
+    let tooMuch = Infinity
     let activity = 0
     let activitySlope = 0
     this.drawn = false
@@ -259,7 +270,7 @@ export class Surface {
       activity = waterActivity(share)
       activitySlope = waterActivitySlope(share)
       const off = drawn - open * (saturated * activity - air.returning)
-      if (off > 0) high = drawn
+      if (off > 0) high = tooMuch = drawn
       else low = drawn
       // Balanced, or as far as it may go: nothing is drawn that is not there, and none is given back.
       const held = off > 0 ? drawn <= 0 : drawn >= most
@@ -268,9 +279,10 @@ export class Surface {
         break
       }
       const next = drawn - off / (1 + open * saturated * activitySlope * cell.sharePerDrawn)
-      drawn = next > low && next < high ? next : (low + high) / 2
+      // All that may be drawn is tried before it is halved.
+      drawn = next > low && next < high ? next : next >= high && tooMuch > high ? high : (low + high) / 2
     }
-    this.fromCell = drawn
+    this.fromCell = this.lastDrawn = drawn
     const held = drawn >= cell.mostDrawn || drawn <= 0
     const rising = open * activity + opening * (saturated * activity - air.returning)
     this.latentSlope = held ? 0 : rising / (1 + open * saturated * activitySlope * cell.sharePerDrawn)

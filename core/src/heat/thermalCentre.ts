@@ -23,8 +23,6 @@ export class ThermalCentre {
   doneness: number
   /** Reading there now, °C. */
   core: number
-  /** What a probe put there shows: the mean of where its tip may be. */
-  probe: number
   /** The warmest anywhere in that span now, °C: while it is above `doneness`, that can still rise. */
   warmest: number
 
@@ -34,8 +32,12 @@ export class ThermalCentre {
   /** Temperatures on the axis, one a layer; scratch. */
   private readonly axis: Float64Array
   private readonly layers: number
-  /** Temperature at each point now; scratch. */
+  /** Temperature at each point now. */
   private readonly now: Float64Array
+  /** The thermal centre among them, and where it stands among the cells. */
+  private coldest = 0
+  /** K between the axis and the next ring there, where that is the warmer. */
+  private outward = 0
   private readonly within: number
   /** How much warmer a probe off the axis reads, in steps from the axis to the next ring: the mean square of how far off, over theirs. */
   private readonly offAxis: number
@@ -56,7 +58,8 @@ export class ThermalCentre {
     this.hottest = new Float64Array(count).fill(temperature)
     this.now = new Float64Array(count)
     this.within = count > 1 ? Math.round((PROBE_OFF * (count - 1)) / (to - from)) : 0
-    this.doneness = this.core = this.probe = this.warmest = temperature
+    this.now.fill(temperature)
+    this.doneness = this.core = this.warmest = temperature
     let layer = 0
     for (let p = 0; p < count && this.layers > 1; p++) {
       const z = Math.min(Math.max(from + ((to - from) * p) / (count - 1), centre[0]), centre[this.layers - 1])
@@ -91,13 +94,18 @@ export class ThermalCentre {
     }
     this.doneness = least
     this.core = reading
-    // The points end a quarter of the way in; a thin piece's probe cannot be further off than that.
-    const first = Math.max(0, coldest - this.within)
-    const last = Math.min(now.length - 1, coldest + this.within)
+    this.warmest = warmest
+    this.coldest = coldest
+    this.outward = this.offAxis > 0 ? Math.max(0, temperature[layers + layer[coldest]] - temperature[layer[coldest]]) : 0
+  }
+
+  /** What a probe put there shows: the mean of where its tip may be. The points end a quarter of the way in; a thin piece's probe cannot be further off than that. */
+  get probe(): number {
+    const { now, coldest, within } = this
+    const first = Math.max(0, coldest - within)
+    const last = Math.min(now.length - 1, coldest + within)
     let sum = 0
     for (let p = first; p <= last; p++) sum += now[p]
-    const offAxis = this.offAxis > 0 ? this.offAxis * Math.max(0, temperature[layers + layer[coldest]] - temperature[layer[coldest]]) : 0
-    this.probe = sum / (last - first + 1) + offAxis
-    this.warmest = warmest
+    return sum / (last - first + 1) + this.offAxis * this.outward
   }
 }

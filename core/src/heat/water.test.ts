@@ -1,4 +1,5 @@
 /** Water and vapour against what is known exactly: wet bulbs, diffusion to a drying face, Fick through a crust. */
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { CrustVapour } from './crustVapour'
 import { CLOSED, type AirFace } from './faces'
@@ -47,6 +48,47 @@ describe('a wet face in air, cut off from the meat beneath, comes to the wet bul
     expect(surface.into).toBeCloseTo(surface.heat - surface.latent, 6)
     expect(surface.into).toBeCloseTo(cell.conductance * (surface.temperature - cell.temperature), -1)
     expect(surface.latent).toBeCloseTo(surface.fromFilm * latentHeat(surface.temperature), -1)
+  })
+})
+
+describe('the balance at a face', () => {
+  const number = (min: number, max: number): fc.Arbitrary<number> => fc.double({ min, max, noNaN: true })
+  const cell = fc.record({
+    temperature: number(2, 160),
+    conductance: number(200, 8000),
+    wet: fc.constant(true),
+    share: number(0, 1),
+    sharePerDrawn: number(1, 500),
+    mostDrawn: number(0, 0.01),
+    juice: number(0, 1e-4)
+  })
+  const air: fc.Arbitrary<AirFace> = number(20, 320).chain(celsius =>
+    fc.record({
+      kind: fc.constant('air'),
+      air: fc.constant(celsius),
+      walls: number(20, 600),
+      convection: number(3, 60),
+      emissivity: number(0, 0.95),
+      vapour: number(0, 0.02)
+    })
+  )
+
+  it('hangs on what meets there, not on what met there before', () => {
+    fc.assert(
+      fc.property(air, air, cell, cell, number(0, 0.2), (then, now, cellThen, cellNow, film) => {
+        const used = new Surface(20, film, 100)
+        used.meet(then, cellThen, 5, 0)
+        used.meet(now, cellNow, 5, 0)
+        const fresh = new Surface(cellNow.temperature, film, 100)
+        fresh.meet(now, cellNow, 5, 0)
+        expect(used.settled).toBe(true)
+        expect(Math.abs(used.temperature - fresh.temperature)).toBeLessThan(0.2)
+        // Both take it as found when it is nearer than a thousandth of what is drawn, or a fiftieth of a kelvin.
+        const near = 0.002 * Math.abs(fresh.latent) + 0.05 * (cellNow.conductance + 200)
+        expect(Math.abs(used.into - fresh.into)).toBeLessThan(near)
+      }),
+      { numRuns: 2000, seed: 11 }
+    )
   })
 })
 
