@@ -62,7 +62,7 @@ export class GridLine implements LineState {
   readonly early: Float64Array
   readonly late: Float64Array
   readonly fluxes = noFluxes()
-  /** Steps that did not settle and were taken in two. */
+  /** Steps that did not settle, or would not have, and were taken in two. */
   halvings = 0
 
   // Scratch, one entry a cell (an edge for the conductances), reused by every step.
@@ -117,6 +117,10 @@ export class GridLine implements LineState {
 
   private advance(dt: number, first: End, second: End): void {
     if (dt < SHORTEST) throw new ConvergenceError(`The heat solve did not settle in steps of ${dt} s.`)
+    if (first.surface.tooLong(dt) || second.surface.tooLong(dt)) {
+      this.advanceInTwo(dt, first, second)
+      return
+    }
     const { temperature, heat, early, late } = this
     const { enthalpyGain, stageHistory, start } = heat
     const n = this.axis.cells
@@ -141,23 +145,33 @@ export class GridLine implements LineState {
     }
     if (settled) {
       this.note(GAMMA * dt, first.surface, second.surface)
-      settled = !this.overdrawn(dt, 0, 0) && !this.overdrawn(dt, 1, n - 1)
+      settled = !this.overdrawn(dt, 0, 0, first.surface) && !this.overdrawn(dt, 1, n - 1, second.surface)
     }
     if (!settled) {
-      this.halvings += 1
       temperature.set(start)
       first.surface.film = film0
       second.surface.film = film1
-      this.advance(dt / 2, first, second)
-      this.advance(dt / 2, first, second)
+      this.advanceInTwo(dt, first, second)
       return
     }
     this.settle(dt)
     this.moveWater(dt, first, second)
   }
 
+  private advanceInTwo(dt: number, first: End, second: End): void {
+    this.halvings += 1
+    this.advance(dt / 2, first, second)
+    this.advance(dt / 2, first, second)
+  }
+
+  private overdrawn(dt: number, side: 0 | 1, cell: number, surface: Surface): boolean {
+    if (!this.drawsTooMuch(dt, side, cell)) return false
+    surface.ranDry(dt)
+    return true
+  }
+
   /** Whether evaporation and boiling together would take more than an outermost cell has and gets from within: they must share a shorter step. */
-  private overdrawn(dt: number, side: 0 | 1, cell: number): boolean {
+  private drawsTooMuch(dt: number, side: 0 | 1, cell: number): boolean {
     const { water, temperature, axis, moisture } = this
     const drawn = this.crossed[side].cell
     if (drawn <= 0) return false

@@ -33,6 +33,8 @@ export interface OuterCell {
 const MOST_ITERATIONS = 60
 const MOST_DRAWS = 40
 const SETTLED_KELVIN = 0.02
+/** Steps that are cut before one is tried whole again: what runs dry now mostly does so in the next. */
+const CUT_BEFORE_TRIED = 6
 
 export class Surface {
   /** All of these are results of `meet`. */
@@ -50,6 +52,10 @@ export class Surface {
   /** kg/m² each second, leaving the film and leaving the cell. */
   fromFilm = 0
   fromCell = 0
+
+  /** s */
+  private driedIn = 0
+  private cutsLeft = 0
 
   /** Whether the balance closed. */
   settled = true
@@ -77,6 +83,18 @@ export class Surface {
     private readonly cover: Cover | null = null
   ) {
     this.temperature = this.coverTemperature = this.metAt = temperature
+  }
+
+  /** A step took more water here than there was: others as long are cut without being tried, for a while. */
+  ranDry(dt: number): void {
+    this.driedIn = dt
+    this.cutsLeft = CUT_BEFORE_TRIED
+  }
+
+  tooLong(dt: number): boolean {
+    if (this.cutsLeft === 0 || dt < this.driedIn) return false
+    this.cutsLeft -= 1
+    return true
   }
 
   /**

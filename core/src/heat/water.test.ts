@@ -52,6 +52,18 @@ describe('a wet face in air, cut off from the meat beneath, comes to the wet bul
 })
 
 describe('the balance at a face', () => {
+  it('that ran dry in a step cuts those as long, not shorter ones, and is tried whole again', () => {
+    const surface = new Surface(90, 0, 100)
+    expect(surface.tooLong(60)).toBe(false)
+    surface.ranDry(8)
+    expect(surface.tooLong(4)).toBe(false)
+    expect(surface.tooLong(8)).toBe(true)
+    let cut = 1
+    while (surface.tooLong(9)) cut += 1
+    expect(cut).toBeGreaterThan(2)
+    expect(surface.tooLong(60)).toBe(false)
+  })
+
   const number = (min: number, max: number): fc.Arbitrary<number> => fc.double({ min, max, noNaN: true })
   const cell = fc.record({
     temperature: number(2, 160),
