@@ -4,6 +4,7 @@ import { createRequire } from 'node:module'
 import { expect, test, type Page } from '@playwright/test'
 import { App } from './app'
 import { choose } from './controls'
+import { visit } from './kitchen'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
@@ -49,12 +50,6 @@ const lost = (page: Page): Promise<string[]> =>
     }
     return found
   })
-/** As a link does: the page, and what looks at it, stay. */
-const goTo = (page: Page, path: string): Promise<void> =>
-  page.evaluate(to => {
-    history.pushState(null, '', to)
-    dispatchEvent(new PopStateEvent('popstate'))
-  }, path)
 /** Of a page of 1280 × 800 read at 200 %, and at 400 % (WCAG 2.2, 1.4.4 and 1.4.10). */
 const ENLARGED = [
   { width: 640, height: 400 },
@@ -68,7 +63,7 @@ test('axe finds nothing at any place, nor on a phone; made larger, nothing is lo
   let before = ''
   for (const path of PLACES) {
     await page.setViewportSize({ width: 1280, height: 800 })
-    await goTo(page, path)
+    await visit(page, `${app.url}${path}`)
     await page.waitForTimeout(700)
     const read = await page.getByRole('main').innerText()
     expect(read, `${path} shows what is its own`).not.toBe(before)
@@ -135,10 +130,10 @@ test('axe finds nothing at the counter with its questions, at the order slip, at
   expect(await violations(page)).toEqual([])
   await page.getByRole('button', { name: 'No name on it' }).click()
   expect(await violations(page)).toEqual([])
-  await page.goto(`${app.url}/larder`)
+  await visit(page, `${app.url}/larder`)
   await page.getByRole('button', { name: 'A new packet' }).click()
   expect(await violations(page)).toEqual([])
-  await page.goto(`${app.url}/bench`)
+  await visit(page, `${app.url}/bench`)
   await page.getByRole('tab', { name: 'Portion a whole one' }).click()
   expect(await violations(page)).toEqual([])
   await page.getByRole('tab', { name: 'Get it ready' }).click()

@@ -1,6 +1,7 @@
 /** The Book: what it remembers teaches what to plan with. */
 import { expect, test } from '@playwright/test'
 import { App } from './app'
+import { visit } from './kitchen'
 
 let app: App
 test.beforeAll(async () => {
@@ -10,7 +11,7 @@ test.afterAll(() => app.stop())
 
 test('what finished cooks teach is planned with when the cook says so, stands in the kit, and is taken back', async ({ page }) => {
   const pull = async (): Promise<number> => {
-    await page.goto(`${app.url}/fire/way/sear%20then%20oven`)
+    await visit(page, `${app.url}/fire/way/sear%20then%20oven`)
     const sheet = page.getByLabel('Call sheet', { exact: true }).locator('ul.sheet')
     await expect(sheet).toHaveAttribute('aria-busy', 'false', { timeout: 20_000 })
     return Number.parseFloat(
@@ -21,7 +22,7 @@ test('what finished cooks teach is planned with when the cook says so, stands in
     )
   }
   const before = await pull()
-  await page.goto(`${app.url}/book`)
+  await visit(page, `${app.url}/book`)
   const taught = page.getByRole('region', { name: 'What your cooks say of your kit' })
   await expect(taught).toHaveAttribute('aria-busy', 'false', { timeout: 60_000 })
   const pan = taught.getByRole('listitem').filter({ hasText: 'Cast-iron pan, 28 cm' })
@@ -30,20 +31,20 @@ test('what finished cooks teach is planned with when the cook says so, stands in
   await pan.getByRole('button', { name: 'Plan with this' }).click()
   await expect(pan).toContainText(/plans go by −\d+/)
 
-  await page.goto(`${app.url}/fire/kit`)
+  await visit(page, `${app.url}/fire/kit`)
   await page.getByRole('button', { name: 'change', exact: true }).first().click()
   const heat = page.getByLabel('Heat to the meat')
   expect(Number(await heat.inputValue())).toBeLessThan(97)
   expect(Math.abs((await pull()) - before)).toBeLessThan(4)
 
-  await page.goto(`${app.url}/book`)
+  await visit(page, `${app.url}/book`)
   await expect(taught).toHaveAttribute('aria-busy', 'false', { timeout: 60_000 })
   await pan.getByRole('button', { name: 'As usual again' }).click()
   await expect(pan.getByRole('button', { name: 'Plan with this' })).toBeVisible()
 })
 
 test('with the server dead what the kit has taught says so', async ({ page }) => {
-  await page.goto(`${app.url}/book`)
+  await visit(page, `${app.url}/book`)
   await expect(page.getByRole('region', { name: 'What your cooks say of your kit' })).toBeVisible()
   await page.route('**/api/cooks/read', route => route.abort())
   await page.getByRole('link', { name: 'Fire', exact: true }).click()

@@ -2,7 +2,7 @@
 import { expect, test } from '@playwright/test'
 import { App } from './app'
 import { pick } from './controls'
-import { bought, cookUntil, measured, planned, tiles, workedOut } from './kitchen'
+import { bought, cookUntil, measured, planned, tiles, visit, workedOut } from './kitchen'
 
 let app: App
 test.beforeAll(async () => {
@@ -12,8 +12,7 @@ test.afterAll(() => app.stop())
 
 test('four steaks to three donenesses: each goes in and comes off at its own, and all stand in the book', async ({ page }) => {
   await page.clock.install()
-  await page.goto(`${app.url}/fire`)
-  await measured(page, { count: 4, thicknessMm: 26, weightG: 210, lengthMm: 120, widthMm: 75 }, [
+  await measured(page, app.url, { count: 4, thicknessMm: 26, weightG: 210, lengthMm: 120, widthMm: 75 }, [
     { id: 'guest-1', name: 'Ines', targetC: 50 },
     { id: 'guest-2', name: 'Otto', targetC: 54 },
     { id: 'guest-3', name: 'Per', targetC: 54 },
@@ -45,20 +44,18 @@ test('four steaks to three donenesses: each goes in and comes off at its own, an
     await cookUntil(page, /carved$/)
     await page.getByRole('button', { name: 'To the book' }).click()
   }
-  await page.goto(`${app.url}/book`)
+  await visit(page, `${app.url}/book`)
   for (const whose of ['medium piece for Quin', '2 medium rare pieces for Otto and Per', 'rare piece for Ines'])
     await expect(page.getByRole('link', { name: new RegExp(whose) })).toBeVisible()
 })
 
 test('two unlike pieces and a side at once: one stream, and a dead server and a reload lose none of it', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-11-27T17:00:00') })
-  await page.goto(`${app.url}/fire`)
-  await measured(page, { cutId: 'ribeye', form: 'roast', thicknessMm: 90, widthMm: 95, lengthMm: 190, weightG: 1500 })
+  await measured(page, app.url, { cutId: 'ribeye', form: 'roast', thicknessMm: 90, widthMm: 95, lengthMm: 190, weightG: 1500 })
   await planned(page, `${app.url}/fire/plan/roast`)
   await page.getByRole('button', { name: 'Light the stove' }).click()
   await cookUntil(page, /^Put .*rest|^Take|^Off|^Out of the oven/, 6).catch(() => undefined)
-  await page.goto(`${app.url}/fire`)
-  await measured(page, { cutId: 'flat-iron', count: 2, thicknessMm: 22, weightG: 180 })
+  await measured(page, app.url, { cutId: 'flat-iron', count: 2, thicknessMm: 22, weightG: 180 })
   await planned(page, `${app.url}/fire/plan/pan-sear`)
   await page.getByRole('button', { name: 'Light the stove for this one too' }).click()
   await expect(tiles(page)).toHaveCount(2)
@@ -79,12 +76,12 @@ test('two unlike pieces and a side at once: one stream, and a dead server and a 
 })
 
 test('twenty-four at the table are said once: at the counter, on the bench, in batches at the fire and on the pass', async ({ page }) => {
-  await page.goto(`${app.url}/counter`)
+  await visit(page, `${app.url}/counter`)
   await page.getByLabel('Guests').fill('24')
   await page.getByLabel('Guests').press('Enter')
-  await page.goto(`${app.url}/pass`)
+  await visit(page, `${app.url}/pass`)
   await expect(page.getByText(/^24 at the table/)).toBeVisible()
-  await page.goto(`${app.url}/counter`)
+  await visit(page, `${app.url}/counter`)
   await page.getByRole('tab', { name: /order|butcher/i }).click()
   const ordered = await page.locator('.order dd').first().innerText()
   await page.getByRole('button', { name: /to the bench/i }).click()
@@ -100,7 +97,7 @@ test('one cook, one pan, on a phone: two unlike thin pieces go in one after the 
 }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await page.clock.install({ time: new Date('2026-11-27T15:00:00') })
-  await page.goto(`${app.url}/counter`)
+  await visit(page, `${app.url}/counter`)
   await bought(page, 'onglet', 24)
   await page.getByRole('button', { name: 'On the pass' }).click()
   await pick(page.getByLabel('A side or a sauce'), /^Oven chips/)
@@ -138,8 +135,7 @@ test('one cook, one pan, on a phone: two unlike thin pieces go in one after the 
 
 test('twenty-four steaks over one kettle go in batches, and the last is carved', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-11-27T15:00:00') })
-  await page.goto(`${app.url}/fire`)
-  await measured(page, { cutId: 'flat-iron', count: 24, thicknessMm: 24, weightG: 240, lengthMm: 150, widthMm: 75 })
+  await measured(page, app.url, { cutId: 'flat-iron', count: 24, thicknessMm: 24, weightG: 240, lengthMm: 150, widthMm: 75 })
   await planned(page, `${app.url}/fire/plan/grill`)
   await expect(page.getByText(/All 24 do not fit over the fire at once: \d batches of/)).toBeVisible()
   await page.getByRole('button', { name: 'Light the stove' }).click()
@@ -151,8 +147,7 @@ test('twenty-four steaks over one kettle go in batches, and the last is carved',
 
 test('a fillet roast for eight whose guests are twenty minutes late is kept warm, and carved no further done', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-11-27T17:00:00') })
-  await page.goto(`${app.url}/fire`)
-  await measured(page, { cutId: 'fillet', form: 'roast', thicknessMm: 75, widthMm: 80, lengthMm: 330, weightG: 1600 })
+  await measured(page, app.url, { cutId: 'fillet', form: 'roast', thicknessMm: 75, widthMm: 80, lengthMm: 330, weightG: 1600 })
   await planned(page, `${app.url}/fire/plan/roast`)
   await page.getByRole('button', { name: 'Light the stove' }).click()
   await cookUntil(page, /^Carve/, 20)

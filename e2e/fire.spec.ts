@@ -1,6 +1,7 @@
 /** The Fire with the real app, server and database: kit, schools, guests, safety, and the six dinners of a new user. */
 import { expect, test, type Page } from '@playwright/test'
 import { App } from './app'
+import { visit } from './kitchen'
 import { allSettings, pick, picked, typeMoment } from './controls'
 
 let app: App
@@ -13,18 +14,18 @@ const figure = (page: Page, line: string) => page.locator(`[data-line="${line}"]
 const ready = (page: Page) => expect(page.locator('.slate ul.sheet')).toHaveAttribute('aria-busy', 'false', { timeout: 60_000 })
 const box = (page: Page, name: string) => page.getByRole('textbox', { name, exact: true })
 const way = async (page: Page, kind: string): Promise<void> => {
-  await page.goto(`${app.url}/fire/way/${encodeURIComponent(kind)}`)
+  await visit(page, `${app.url}/fire/way/${encodeURIComponent(kind)}`)
   await ready(page)
 }
 async function take(page: Page, search: string, sizes: Readonly<Record<string, string>>): Promise<void> {
-  await page.goto(`${app.url}/counter`)
+  await visit(page, `${app.url}/counter`)
   await page.getByLabel('Search cuts by any name').fill(search)
   await page.getByRole('button', { name: 'Take it to the bench' }).click()
   for (const [name, value] of Object.entries(sizes)) await box(page, name).fill(value)
 }
 
 test('a kit of one’s own: a heavier pan takes longer to heat, plans follow it, the server keeps it', async ({ page }) => {
-  await page.goto(`${app.url}/fire/kit`)
+  await visit(page, `${app.url}/fire/kit`)
   await page.getByRole('button', { name: 'change', exact: true }).first().click()
   const heating = page.locator('aside section').first()
   const before = await heating.textContent()
@@ -53,27 +54,27 @@ test('a kit of one’s own: a heavier pan takes longer to heat, plans follow it,
 })
 
 test('a thermometer that reads two degrees high is put right, and an oven that is not there is missed', async ({ page }) => {
-  await page.goto(`${app.url}/fire/kit`)
+  await visit(page, `${app.url}/fire/kit`)
   await page.getByRole('button', { name: 'One pan' }).click()
-  await page.goto(`${app.url}/fire`)
+  await visit(page, `${app.url}/fire`)
   await ready(page)
   const pull = Number(await figure(page, 'pull').textContent())
-  await page.goto(`${app.url}/fire/kit`)
+  await visit(page, `${app.url}/fire/kit`)
   await page.getByRole('button', { name: 'change', exact: true }).last().click()
   await box(page, 'In ice water it shows').fill('2')
-  await page.goto(`${app.url}/fire`)
+  await visit(page, `${app.url}/fire`)
   await ready(page)
   await expect(figure(page, 'pull')).toHaveText(String(pull + 2))
   await expect(page.locator('aside')).toContainText(`that is what it shows where there are ${pull}`)
-  await page.goto(`${app.url}/fire/way/roast`)
+  await visit(page, `${app.url}/fire/way/roast`)
   await expect(page.getByRole('alert').first()).toContainText('no oven in the kit')
-  await page.goto(`${app.url}/fire/kit`)
+  await visit(page, `${app.url}/fire/kit`)
   await page.getByRole('button', { name: 'Galley' }).click()
   await expect.poll(async () => JSON.stringify(await (await page.request.get(`${app.url}/api/kit`)).json())).toContain('Half-size oven')
 })
 
 test('the schools: the same word, other degrees; a scale of one’s own; a guest who must not have it rare', async ({ page }) => {
-  await page.goto(`${app.url}/fire/doneness`)
+  await visit(page, `${app.url}/fire/doneness`)
   await page.getByRole('button', { name: 'Late school: medium rare' }).press('Enter')
   await page.getByRole('textbox', { name: 'aim at' }).nth(2).fill('55')
   await page.getByRole('textbox', { name: 'aim at' }).nth(2).fill('61')
@@ -81,7 +82,7 @@ test('the schools: the same word, other degrees; a scale of one’s own; a guest
   await page.getByRole('textbox', { name: 'aim at' }).nth(2).fill('55')
   await page.getByRole('button', { name: 'My own: medium rare, 55' }).click()
   await page.getByText('Someone is pregnant').click()
-  await page.goto(`${app.url}/fire`)
+  await visit(page, `${app.url}/fire`)
   await ready(page)
   await expect(box(page, 'Centre')).toHaveValue('55')
   await expect(page.getByRole('button', { name: /Light the stove/ })).toBeDisabled()
@@ -98,7 +99,7 @@ test('the schools: the same word, other degrees; a scale of one’s own; a guest
 
 test('thin hanger pieces: a few minutes, turned all the while', async ({ page }) => {
   await take(page, 'hanger', { Thickness: '20', 'Weight of one': '250' })
-  await page.goto(`${app.url}/fire`)
+  await visit(page, `${app.url}/fire`)
   await box(page, 'Pan').fill('200')
   await pick(page.getByLabel('Turn', { exact: true }), 'every 30 s')
   await ready(page)
@@ -107,7 +108,7 @@ test('thin hanger pieces: a few minutes, turned all the while', async ({ page })
 
 test('a bone-in rib steak for two with two donenesses: one part served, the rest back to the oven', async ({ page }) => {
   await take(page, 'bone-in rib steak', { 'How many': '1', Thickness: '50', 'Weight of one': '1000', 'Bone along it': '15' })
-  await page.goto(`${app.url}/fire/doneness`)
+  await visit(page, `${app.url}/fire/doneness`)
   await page.getByRole('button', { name: 'Seat a guest' }).click()
   await page.getByRole('button', { name: 'Seat a guest' }).click()
   await page.getByLabel('Name of guest 2').fill('Bo')
@@ -140,7 +141,7 @@ test('a rump cap in a bath by the clock, half of it kept for another day', async
   await expect(figure(page, 'phase-0')).toHaveText('1')
   await expect(page.locator('.keep')).toContainText('ice and water for', { timeout: 60_000 })
   await page.getByRole('button', { name: /^Write (it|them) in the larder/ }).click()
-  await page.goto(`${app.url}/larder`)
+  await visit(page, `${app.url}/larder`)
   await expect(page.getByText('“cooked to 57', { exact: false })).toBeVisible()
 })
 
@@ -157,7 +158,7 @@ test('a round in a pot without a machine: mixed, falling, topped up', async ({ p
 })
 
 test('a pastry-wrapped fillet: both times are weighed, and an unsuited piece says why', async ({ page }) => {
-  await page.goto(`${app.url}/fire/way/in%20pastry`)
+  await visit(page, `${app.url}/fire/way/in%20pastry`)
   await expect(page.getByRole('alert').first()).toContainText('Pastry goes round a trimmed log')
   await take(page, 'châteaubriand', { 'Weight of one': '600' })
   await way(page, 'in pastry')

@@ -4,8 +4,23 @@ import type { Piece } from '#core/meat/piece'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import type { Guest } from '#core/request/request'
 
-/** On the bench and at the fire as if it had been measured. */
-export async function measured(page: Page, piece: Partial<Piece>, named: readonly Guest[] = []): Promise<void> {
+/** Opens a place of the app at `url`; from another of its places as a link does: the page, and what looks at it, stay. */
+export async function visit(page: Page, url: string): Promise<void> {
+  const { origin, pathname } = new URL(url)
+  const here = page.url()
+  if (!here.startsWith(origin) || here.startsWith(bareOf(origin))) await page.goto(url)
+  else
+    await page.evaluate(to => {
+      history.pushState(null, '', to)
+      dispatchEvent(new PopStateEvent('popstate'))
+    }, pathname)
+}
+/** Of the app's address, but none of its places: what the browser keeps is there and nothing runs. */
+const bareOf = (url: string): string => new URL('/api/health', url).href
+
+/** On the bench and at the fire of the app at `url` as if it had been measured; the page is to be opened then. */
+export async function measured(page: Page, url: string, piece: Partial<Piece>, named: readonly Guest[] = []): Promise<void> {
+  await page.goto(bareOf(url))
   const draft = { ...FIRST_REQUEST, piece: { ...FIRST_REQUEST.piece, ...piece }, guests: { ...FIRST_REQUEST.guests, named } }
   await page.evaluate(of => {
     localStorage.setItem('macellaio.draft', of)
@@ -19,7 +34,7 @@ export const workedOut = (page: Page): Promise<void> =>
   expect(page.getByLabel('Call sheet', { exact: true }).locator('ul.sheet')).toHaveAttribute('aria-busy', 'false', { timeout: 20_000 })
 /** The plan at an address, worked out. */
 export async function planned(page: Page, url: string): Promise<void> {
-  await page.goto(url)
+  await visit(page, url)
   await workedOut(page)
 }
 export const tiles = (page: Page): Locator => page.getByRole('navigation', { name: 'All that is on' }).getByRole('button')

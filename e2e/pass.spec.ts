@@ -2,6 +2,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { App } from './app'
 import { choose, pick, typeMoment } from './controls'
+import { visit } from './kitchen'
 
 let app: App
 test.beforeAll(async () => {
@@ -19,7 +20,7 @@ const minutes = (text: string): number => {
 }
 
 test('a first visit finds a supper laid out to the minute: in the order of time, all of it before the plates', async ({ page }) => {
-  await page.goto(`${app.url}/pass`)
+  await visit(page, `${app.url}/pass`)
   await expect(calls(page).filter({ hasText: 'Carve' })).toBeVisible({ timeout: 20_000 })
   await laidOut(page)
   const times = (await page.locator('.calls time').allInnerTexts()).map(minutes)
@@ -32,7 +33,7 @@ test('a first visit finds a supper laid out to the minute: in the order of time,
 test('a slow oven and oven chips: both are called; taken off, gone, undone, back; what clashes is told with what is in its way', async ({
   page
 }) => {
-  await page.goto(`${app.url}/fire/way/oven%20then%20sear`)
+  await visit(page, `${app.url}/fire/way/oven%20then%20sear`)
   await page.getByRole('button', { name: 'On the pass' }).click({ timeout: 20_000 })
   await expect(page).toHaveURL(/\/pass$/)
   // Two heats for one oven, the potatoes’ and the steak’s, would clash by themselves.
@@ -69,7 +70,7 @@ test('a slow oven and oven chips: both are called; taken off, gone, undone, back
 test('more guests weigh more; what is ticked and typed stays through a reload and a dead server; a later table is later for all that is not begun', async ({
   page
 }) => {
-  await page.goto(`${app.url}/pass`)
+  await visit(page, `${app.url}/pass`)
   await expect(calls(page).filter({ hasText: 'Carve' })).toBeVisible({ timeout: 20_000 })
   const ticket = page.getByRole('listitem').filter({ hasText: 'Small potatoes, roasted' }).first()
   await page.getByRole('textbox', { name: 'At the table' }).fill('6')
@@ -98,7 +99,7 @@ test('more guests weigh more; what is ticked and typed stays through a reload an
 })
 
 test('a ticket file goes out and comes in; another file is refused and nothing is lost', async ({ page }) => {
-  await page.goto(`${app.url}/pass`)
+  await visit(page, `${app.url}/pass`)
   await expect(calls(page).filter({ hasText: 'Carve' })).toBeVisible({ timeout: 20_000 })
   const [download] = await Promise.all([
     page.waitForEvent('download'),
@@ -115,7 +116,7 @@ test('a ticket file goes out and comes in; another file is refused and nothing i
 })
 
 test('a service that should have begun says so, and is moved to when it can be', async ({ page }) => {
-  await page.goto(`${app.url}/pass`)
+  await visit(page, `${app.url}/pass`)
   await expect(calls(page).filter({ hasText: 'Carve' })).toBeVisible({ timeout: 20_000 })
   const soon = new Date(Date.now() + 10 * 60_000)
   const local = new Date(soon.getTime() - soon.getTimezoneOffset() * 60_000).toISOString().slice(0, 16).replace('T', ' ')
@@ -127,7 +128,7 @@ test('a service that should have begun says so, and is moved to when it can be',
 })
 
 test('while it is cooked the next call stands large, goes on by the space bar, and is taken back in the list', async ({ page }) => {
-  await page.goto(`${app.url}/pass`)
+  await visit(page, `${app.url}/pass`)
   await expect(calls(page).filter({ hasText: 'Carve' })).toBeVisible({ timeout: 20_000 })
   const next = page.getByRole('region', { name: 'Next' })
   await calls(page).first().getByRole('checkbox').check()
@@ -144,7 +145,7 @@ test('while it is cooked the next call stands large, goes on by the space bar, a
 })
 
 test('what is changed at the fire is changed on the ticket, once it is on it, and goes back to the fire so', async ({ page }) => {
-  await page.goto(`${app.url}/fire/way/sear%20then%20oven`)
+  await visit(page, `${app.url}/fire/way/sear%20then%20oven`)
   await page.getByLabel('Oven', { exact: true }).fill('165')
   await page.getByLabel('Centre', { exact: true }).fill('57')
   await page.getByLabel('Centre', { exact: true }).press('Enter')
@@ -170,11 +171,11 @@ test('what is changed at the fire is changed on the ticket, once it is on it, an
 })
 
 test('beef that is not safe as it stands does not come onto the ticket by the side door', async ({ page }) => {
-  await page.goto(`${app.url}/bench`)
+  await visit(page, `${app.url}/bench`)
   await choose(page, 'needled or rolled')
-  await page.goto(`${app.url}/pass`)
+  await visit(page, `${app.url}/pass`)
   await expect(page.getByText('not safe as it stands')).toBeVisible({ timeout: 20_000 })
   await expect(calls(page).filter({ hasText: 'Carve' })).toHaveCount(0)
-  await page.goto(`${app.url}/fire`)
+  await visit(page, `${app.url}/fire`)
   await expect(page.getByRole('button', { name: 'On the pass' })).toBeDisabled({ timeout: 20_000 })
 })

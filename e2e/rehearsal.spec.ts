@@ -2,6 +2,7 @@
 import { expect, test, type Locator, type Page } from '@playwright/test'
 import { App } from './app'
 import { devices } from './devices'
+import { visit } from './kitchen'
 
 let app: App
 test.beforeAll(async () => {
@@ -40,9 +41,9 @@ test('a thin steak at sixty times its speed, as it is called, and cut open', asy
   await key(page, 'To the other exercises').click()
   await expect(page.getByText(`best so far ${points} of 100`)).toBeVisible()
   // What was rehearsed is no page of the Book, and no stove is lit.
-  await page.goto(`${app.url}/book`)
+  await visit(page, `${app.url}/book`)
   await expect(page.getByText('Nothing yet.')).toBeVisible()
-  await page.goto(`${app.url}/stove`)
+  await visit(page, `${app.url}/stove`)
   await expect(page.getByRole('heading', { name: 'Nothing on the stove' })).toBeVisible()
 })
 

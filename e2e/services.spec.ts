@@ -3,6 +3,7 @@ import { expect, test } from '@playwright/test'
 import { App } from './app'
 import { pick } from './controls'
 import { devices } from './devices'
+import { visit } from './kitchen'
 
 let app: App
 test.beforeAll(async () => {
@@ -24,7 +25,7 @@ test('a supper written at the desk is opened on a phone, cooked by both, and not
   await desk.keyboard.press('Enter')
   await desk.keyboard.press('Escape')
   await expect(desk.getByRole('heading', { name: 'Lock-keepers’ supper' })).toBeVisible()
-  await desk.goto(`${app.url}/fire`)
+  await visit(desk, `${app.url}/fire`)
   await desk.getByRole('button', { name: 'Light the stove' }).click()
   await desk.getByRole('button', { name: 'Ring is lit' }).click()
   await desk.getByRole('button', { name: 'It is in' }).click()

@@ -1,8 +1,8 @@
 /** At the stove things go otherwise than planned. */
 import { expect, test, type Page } from '@playwright/test'
-import { FIRST_REQUEST } from '#core/request/firstRequest'
+import type { Piece } from '#core/meat/piece'
 import { App } from './app'
-import { everyPlaceIsHere } from './kitchen'
+import { everyPlaceIsHere, measured, planned, visit } from './kitchen'
 import { allSettings, pick } from './controls'
 
 let app: App
@@ -14,7 +14,7 @@ test.afterAll(() => app.stop())
 /** In the pan, the page's clock in hand. */
 async function inThePan(page: Page): Promise<void> {
   await page.clock.install()
-  await page.goto(`${app.url}/fire`)
+  await visit(page, `${app.url}/fire`)
   await pick(page.getByLabel('Turn', { exact: true }), 'once')
   await expect(page.getByLabel('Call sheet', { exact: true }).locator('ul[aria-busy]')).toHaveAttribute('aria-busy', 'false')
   await page.getByRole('button', { name: 'Light the stove' }).click()
@@ -66,7 +66,7 @@ test('forgotten in the pan, it says so plainly', async ({ page }) => {
 })
 
 test('a cook is taken out of the book and put back', async ({ page }) => {
-  await page.goto(`${app.url}/book/demo-rump`)
+  await visit(page, `${app.url}/book/demo-rump`)
   await page.getByRole('button', { name: 'Take out of the book' }).click()
   await expect(page.getByText('Taken out of the book.')).toBeVisible()
   await page.getByRole('link', { name: 'The book' }).click()
@@ -80,7 +80,7 @@ test('a cook is taken out of the book and put back', async ({ page }) => {
 })
 
 test('with the server dead the places still open, and the book says why it is closed', async ({ page }) => {
-  await page.goto(`${app.url}/fire`)
+  await visit(page, `${app.url}/fire`)
   await everyPlaceIsHere(page)
   await app.kill()
   await page.getByRole('link', { name: 'Counter' }).click()
@@ -93,7 +93,7 @@ test('with the server dead the places still open, and the book says why it is cl
 })
 
 test('the whole plan can be made by keyboard', async ({ page }) => {
-  await page.goto(`${app.url}/counter`)
+  await visit(page, `${app.url}/counter`)
   await page.getByLabel('Search cuts by any name').focus()
   await page.keyboard.type('onglet')
   await page.keyboard.press('Enter')
@@ -135,7 +135,7 @@ test('a thermometer that speaks for itself is put into a piece and heard', async
     const answer = await request.post(`${app.url}/api/probes/grey/readings`, { data: { name: 'Grey probe', readings: [{ celsius }] } })
     expect(answer.status()).toBe(202)
   }
-  await page.goto(`${app.url}/fire`)
+  await visit(page, `${app.url}/fire`)
   await expect(page.getByLabel('Call sheet', { exact: true }).locator('ul[aria-busy]')).toHaveAttribute('aria-busy', 'false')
   await page.getByRole('button', { name: 'Light the stove' }).click()
   await expect(page.getByRole('heading', { name: 'Light the ring' })).toBeVisible()
@@ -159,7 +159,7 @@ test('a thermometer that speaks for itself is put into a piece and heard', async
 
 test('the fat edge is called when its turn comes', async ({ page }) => {
   await page.clock.install()
-  await page.goto(`${app.url}/fire`)
+  await visit(page, `${app.url}/fire`)
   await pick(page.getByLabel('Turn', { exact: true }), 'once')
   await allSettings(page)
   await page.getByRole('textbox', { name: 'Fat edge' }).fill('1')
@@ -179,15 +179,10 @@ test('the fat edge is called when its turn comes', async ({ page }) => {
 })
 
 /** By another way than the pan, lit from its own page. */
-async function by(page: Page, way: string, piece: Record<string, unknown> = {}): Promise<void> {
+async function by(page: Page, way: string, piece: Partial<Piece> = {}): Promise<void> {
   await page.clock.install()
-  await page.goto(`${app.url}/fire`)
-  const draft = { ...FIRST_REQUEST, piece: { ...FIRST_REQUEST.piece, ...piece } }
-  await page.evaluate(of => localStorage.setItem('macellaio.draft', of), JSON.stringify(draft))
-  await page.goto(`${app.url}/fire/way/${encodeURIComponent(way)}`)
-  await expect(page.getByLabel('Call sheet', { exact: true }).locator('ul.sheet')).toHaveAttribute('aria-busy', 'false', {
-    timeout: 20_000
-  })
+  await measured(page, app.url, piece)
+  await planned(page, `${app.url}/fire/way/${encodeURIComponent(way)}`)
   await page.getByRole('button', { name: 'Light the stove' }).click()
 }
 const called = (page: Page, text: RegExp) => expect(page.getByRole('heading', { name: text })).toBeVisible({ timeout: 20_000 })
@@ -221,7 +216,7 @@ test('from the pan into the oven: what is slow is lit first, every step is calle
 })
 
 test('a joint in the oven heeds its probe, and a dead server and a closed page lose nothing of it', async ({ page }) => {
-  const joint = { cutId: 'fillet', form: 'roast', count: 1, thicknessMm: 62, widthMm: 62, lengthMm: 220, weightG: 700 }
+  const joint: Partial<Piece> = { cutId: 'fillet', form: 'roast', count: 1, thicknessMm: 62, widthMm: 62, lengthMm: 220, weightG: 700 }
   await by(page, 'in pastry', joint)
   await called(page, /Heat the oven/)
   await page.keyboard.press('Space')
@@ -248,7 +243,7 @@ test('a joint in the oven heeds its probe, and a dead server and a closed page l
 })
 
 test('what was pressed with a finger is done with: space is the stove’s again', async ({ page }) => {
-  await page.goto(`${app.url}/fire`)
+  await visit(page, `${app.url}/fire`)
   await page.getByRole('button', { name: 'Light the stove' }).click({ timeout: 20_000 })
   await expect(page.getByRole('heading', { name: 'Light the ring' })).toBeVisible()
   await page.keyboard.press('Space')

@@ -35,8 +35,7 @@ async function toTheBook(page: Page, name: RegExp): Promise<void> {
 
 test('poached in a pot tonight, sliced cold tomorrow at half past twelve: iced, chilled, called by its day', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-11-27T17:30:00') })
-  await page.goto(`${app.url}/fire`)
-  await measured(page, { cutId: 'eye-of-round', form: 'roast', thicknessMm: 62, widthMm: 66, lengthMm: 120, weightG: 460 })
+  await measured(page, app.url, { cutId: 'eye-of-round', form: 'roast', thicknessMm: 62, widthMm: 66, lengthMm: 120, weightG: 460 })
   await planned(page, `${app.url}/fire/plan/pot`)
   await page.getByRole('button', { name: 'Plan all of it to be sliced cold' }).click({ timeout: 20_000 })
   await expect(page.getByText('Then in the fridge', { exact: true }).first()).toBeVisible()
@@ -57,8 +56,7 @@ test('poached in a pot tonight, sliced cold tomorrow at half past twelve: iced, 
 
 test('a fillet in pastry: seared, cooled, pasted, wrapped, washed, looked at, carved; with its paste and beans', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-11-27T15:00:00') })
-  await page.goto(`${app.url}/fire`)
-  await measured(page, { cutId: 'chateaubriand', form: 'roast', thicknessMm: 68, widthMm: 72, lengthMm: 170, weightG: 720 })
+  await measured(page, app.url, { cutId: 'chateaubriand', form: 'roast', thicknessMm: 68, widthMm: 72, lengthMm: 170, weightG: 720 })
   await planned(page, `${app.url}/fire/plan/in-pastry`)
   await onThePass(page, [/^Mushroom paste/, /^Green beans/])
   const whats = await calls(page).locator('.what').allInnerTexts()
@@ -77,8 +75,7 @@ test('thick steaks and a braise in one oven at one heat, with chips fried twice,
   page
 }) => {
   await page.clock.install({ time: new Date('2026-11-27T14:00:00') })
-  await page.goto(`${app.url}/fire`)
-  await measured(page, { cutId: 'ribeye', count: 2, thicknessMm: 48, weightG: 520, lengthMm: 150, widthMm: 95 })
+  await measured(page, app.url, { cutId: 'ribeye', count: 2, thicknessMm: 48, weightG: 520, lengthMm: 150, widthMm: 95 })
   await planned(page, `${app.url}/fire/plan/sear-then-oven`)
   await page.getByLabel('Oven', { exact: true }).fill('155')
   await page.getByLabel('Oven', { exact: true }).press('Enter')
@@ -107,8 +104,7 @@ test('thick steaks and a braise in one oven at one heat, with chips fried twice,
 
 test('a whole muscle over two zones, vegetables on the bars before it, and a guest who eats no meat', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-11-27T15:00:00') })
-  await page.goto(`${app.url}/fire`)
-  await measured(page, { cutId: 'tri-tip', form: 'roast', thicknessMm: 58, widthMm: 120, lengthMm: 220, weightG: 1150 })
+  await measured(page, app.url, { cutId: 'tri-tip', form: 'roast', thicknessMm: 58, widthMm: 120, lengthMm: 220, weightG: 1150 })
   await planned(page, `${app.url}/fire/plan/two-zone-grill`)
   await onThePass(page, [/^Vegetables from the grill/, /^Cauliflower steaks/, /^Raw herb/])
   const forOne = page.getByLabel('Guests who eat Cauliflower steaks from the grill, for who eats no meat')
