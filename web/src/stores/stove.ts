@@ -43,8 +43,13 @@ export const useStove = defineStore('stove', () => {
   const time = useClock()
   const now = ref(timeAt(time))
   const tick = (): void => void (now.value = timeAt(time))
-  const clock = useIntervalFn(tick, TICK_MS, { immediate: false })
-  const outOfSight = ticker(tick)
+  const secondsLeft = (at: number): number => Math.round(((first.value?.due ?? 0) - at) / 1000)
+  /** All that is shown hangs on it: it goes on once a second, as what is called next does, or a battery is drawn for nothing. A rehearsal's seconds may be short. */
+  const lookUp = (): void => {
+    if (time.rehearsing || secondsLeft(now.value) !== secondsLeft(timeAt(time))) tick()
+  }
+  const clock = useIntervalFn(lookUp, TICK_MS, { immediate: false })
+  const outOfSight = ticker(lookUp)
 
   const forecasts = shallowReactive(new Map<string, CookForecast & { readonly scope: EffectScope }>())
   watch(
@@ -66,22 +71,6 @@ export const useStove = defineStore('stove', () => {
     },
     { immediate: true, flush: 'sync' }
   )
-  // Nothing ticks where nothing is on.
-  watch(
-    [() => cook.cooks.length > 0 || pass.begun, () => time.rehearsing],
-    ([on]) => {
-      tick()
-      if (on) {
-        clock.resume()
-        outOfSight.start()
-      } else {
-        clock.pause()
-        outOfSight.stop()
-      }
-    },
-    { immediate: true, flush: 'sync' }
-  )
-
   const standOf = (of: CookRecord): Stand | null => {
     const made = forecasts.get(of.id)
     const [progress, forecast] = [made?.progress.value, made?.forecast.value]
@@ -144,6 +133,24 @@ export const useStove = defineStore('stove', () => {
     const one = new Set(together.value.map(c => c.id))
     return stream.value.filter(c => !one.has(c.id)).sort((a, b) => (a.due ?? 0) - (b.due ?? 0))
   })
+
+  // Nothing ticks where nothing is on.
+  watch(
+    [() => cook.cooks.length > 0 || pass.begun, () => time.rehearsing],
+    ([on]) => {
+      tick()
+      if (on) {
+        clock.resume()
+        outOfSight.start()
+      } else {
+        clock.pause()
+        outOfSight.stop()
+      }
+    },
+    { immediate: true, flush: 'sync' }
+  )
+  // What has just been said is not of the second before it was.
+  watch(() => cook.cooks.reduce((sum, c) => sum + c.events.length, 0), tick, { flush: 'sync' })
 
   const caller = useCaller(
     computed(() =>

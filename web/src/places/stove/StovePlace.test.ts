@@ -75,6 +75,25 @@ describe('a cook in the pan', () => {
     expect(headline(page)).not.toBe(first)
   })
 
+  it('is drawn anew once a second, each showing a second less', async () => {
+    const page = await lit()
+    await press(' ')
+    await reckoned(page)
+    const shown: string[] = []
+    const at = new Set<number>()
+    for (let i = 0; i < 100; i++) {
+      await wait(0.1)
+      at.add(useStove().now)
+      const clock = page.find('[role=timer]').text()
+      if (clock !== shown.at(-1)) shown.push(clock)
+    }
+    expect(at.size).toBeGreaterThan(8)
+    expect(at.size).toBeLessThan(13)
+    const seconds = shown.map(s => s.split(':').reduce((sum, part) => 60 * sum + Number(part), 0))
+    expect(seconds.slice(1).every((s, i) => s === seconds[i] - 1)).toBe(true)
+    expect(seconds.length).toBeGreaterThan(8)
+  })
+
   it('past its time it says by how much, and when else it may have been done', async () => {
     const page = await lit()
     await press(' ')
