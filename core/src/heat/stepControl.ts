@@ -16,7 +16,7 @@ export interface StepLengths {
   /** Of the rim of a slab, at which nothing is quick. */
   readonly rim: number
 }
-export const DEFAULT_STEPS: StepLengths = { first: 0.55, longest: 10, kelvin: 6, rim: 24 }
+export const DEFAULT_STEPS: StepLengths = { first: 1, longest: 12, kelvin: 4.5, rim: 24 }
 export const COARSE_STEPS: StepLengths = { first: 0.8, longest: 30, kelvin: 5, rim: 48 }
 
 /** The lengths as they suit one piece. */
