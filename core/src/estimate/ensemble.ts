@@ -47,7 +47,7 @@ const MOST_APART = 1.2
 const outcomeOf = <S>(trial: Trial<S>, setup: Setup<S>, free: number): Run =>
   run(trial.subject(setup, 'coarse'), trial.stages(setup, free), { ...RECORDING, atLeast: trial.restS ?? 0 }, MEMBER_STEPS)
 /** Differences between draws are what counts: coarser yet than a search. */
-const MEMBER_STEPS: StepLengths = { ...COARSE_STEPS, first: 1.8, longest: 40, kelvin: 9 }
+const MEMBER_STEPS: StepLengths = { ...COARSE_STEPS, first: 3, longest: 50, kelvin: 9 }
 
 /** @param count 200 give percentiles to a few hundredths */
 export const drawMembers = <S>(trial: Trial<S>, count: number, seed: number, prior: Unknowns<Gauss> = PRIOR): Member[] =>
