@@ -22,6 +22,7 @@ import { Substances } from './substances'
 import { DEFAULT_STEPS } from './stepControl'
 import { Surface, type Cover } from './surface'
 import { BOILING_LATENT_HEAT } from './vapour'
+import { filled } from '#core/numerics/filled'
 
 export interface BodyStart {
   readonly temperature: number
@@ -107,7 +108,7 @@ export class Body {
     const scratch = (): Float64Array => new Float64Array(grid.cells)
     this.temperature = scratch().fill(start.temperature)
     this.hottest = scratch().fill(start.temperature)
-    this.water = Float64Array.from(grid.material, m => materials[m].rawWater)
+    this.water = filled(grid.cells, i => materials[grid.material[i]].rawWater)
     const surfaces = (count: number, cover: Cover | null = null): Surface[] =>
       Array.from({ length: count }, () => this.newSurface(start.film, cover))
     const { radial, axial } = grid
@@ -123,19 +124,22 @@ export class Body {
     this.warming = scratch()
     this.wetting = scratch()
     const { temperature, water, warming, wetting } = this
+    this.substances = new Substances(materials)
     const direction = (axis: Axis, whole: boolean): Direction => {
       const pace = { early: scratch(), late: scratch() }
       const state = whole ? { temperature, water, warming, wetting, material: grid.material, ...pace } : undefined
-      return { pace, line: new GridLine(axis, materials, start.boiling, constants, state) }
+      return { pace, line: new GridLine(axis, materials, this.substances, start.boiling, constants, state) }
     }
     this.alongAxis = this.first.length > 0 ? direction(axial, radial.cells === 1) : null
     this.inRadius = this.side.length > 0 ? direction(radial, axial.cells === 1) : null
     const volume = (cell: number): number => radial.volume[Math.floor(cell / axial.cells)] * axial.volume[cell % axial.cells]
     this.volume = this.sum(() => 1)
-    this.weight = Float64Array.from({ length: grid.cells }, (_, cell) => volume(cell) / this.volume)
+    this.weight = filled(grid.cells, cell => volume(cell) / this.volume)
     this.meanWater = this.meanOver(this.water)
-    this.substances = new Substances(materials)
-    this.gripping = Float64Array.from(grid.material, m => (materials[m].tightens ? materials[m].rawWater : 0))
+    this.gripping = filled(grid.cells, i => {
+      const { tightens, rawWater } = materials[grid.material[i]]
+      return tightens ? rawWater : 0
+    })
     this.temperatureBefore = scratch()
     this.waterBefore = scratch()
     const end = (): End => ({ surface: this.inner, face: CLOSED, lumpAtFirst: 0, lumpAtSecond: 0 })

@@ -8,6 +8,7 @@
  * slab's 0 and a cylinder's 1: its heat transfer dimensionality less one (after A. C. Cleland and R. L. Earle, J. Food
  * Science 47, 1982), fitted in `ovalDimension` to runs of the true section.
  */
+import { filled } from '#core/numerics/filled'
 
 /** Cells one after another in one direction. */
 export interface Axis {
@@ -244,9 +245,9 @@ function axisOf(edge: Float64Array, area: (at: number) => number, volume: (from:
   return {
     cells,
     edge,
-    area: edge.map(area),
-    centre: Float64Array.from({ length: cells }, (_, i) => (edge[i] + edge[i + 1]) / 2),
-    volume: Float64Array.from({ length: cells }, (_, i) => volume(edge[i], edge[i + 1]))
+    area: filled(cells + 1, i => area(edge[i])),
+    centre: filled(cells, i => (edge[i] + edge[i + 1]) / 2),
+    volume: filled(cells, i => volume(edge[i], edge[i + 1]))
   }
 }
 

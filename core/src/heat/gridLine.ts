@@ -20,7 +20,7 @@ import type { Axis } from './grid'
 import { HeatStage } from './heatStage'
 import { Moisture } from './moisture'
 import { waterHeat, waterWarmth, type Material } from './properties'
-import { Substances } from './substances'
+import type { Substances } from './substances'
 import type { OuterCell, Surface } from './surface'
 import { BOILING_LATENT_HEAT } from './vapour'
 import { ConvergenceError } from '#core/numerics/convergence'
@@ -70,7 +70,6 @@ export class GridLine implements LineState {
   private readonly share: Float64Array
   private readonly crossed: readonly [EndFluxes, EndFluxes] = [new EndFluxes(), new EndFluxes()]
   private readonly beneath: readonly [CrustVapour, CrustVapour]
-  private readonly substances: Substances
   private readonly curves: readonly BoilingCurve[]
   private readonly heat: HeatStage
   private readonly moisture: Moisture
@@ -78,6 +77,7 @@ export class GridLine implements LineState {
   constructor(
     readonly axis: Axis,
     private readonly materials: readonly Material[],
+    private readonly substances: Substances,
     private readonly boiling: number,
     private readonly constants: Pick<Constants, 'clingingJuice' | 'juiceEscape'>,
     /** Arrays to work on in place. */
@@ -93,8 +93,7 @@ export class GridLine implements LineState {
     this.late = state?.late ?? scratch()
     this.middle = scratch()
     this.share = scratch()
-    this.substances = new Substances(materials)
-    this.beneath = [new CrustVapour(0, axis, this.substances, boiling), new CrustVapour(1, axis, this.substances, boiling)]
+    this.beneath = [new CrustVapour(0, axis, substances, boiling), new CrustVapour(1, axis, substances, boiling)]
     this.curves = materials.map(m => new BoilingCurve(boiling, m.rawWater))
     this.heat = new HeatStage(axis, this, boiling, this.curves, this.beneath)
     this.moisture = new Moisture(axis, materials)

@@ -10,6 +10,7 @@
 import type { Axis } from './grid'
 import type { Material } from './properties'
 import { placeOf, Tabulated } from './tabulated'
+import { filled } from '#core/numerics/filled'
 import { solveTridiagonal } from '#core/numerics/tridiagonal'
 import { heldWaterShare } from './vapour'
 
@@ -78,7 +79,7 @@ export class Moisture {
     this.upper = scratch()
     this.fastest = Math.max(...materials.flatMap(m => m.supply))
     const { centre, edge, area } = axis
-    this.nearness = Float64Array.from(area, (a, i) => a / ((i < n ? centre[i] : edge[n]) - (i > 0 ? centre[i - 1] : edge[0])))
+    this.nearness = filled(n + 1, i => area[i] / ((i < n ? centre[i] : edge[n]) - (i > 0 ? centre[i - 1] : edge[0])))
   }
 
   /**

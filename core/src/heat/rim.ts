@@ -12,6 +12,7 @@ import type { Constants } from './constants'
 import type { Axis } from './grid'
 import { GridLine } from './gridLine'
 import { integral, waterWarmth, type Material } from './properties'
+import { Substances } from './substances'
 
 /** K below boiling up to which the faces may warm the line: it has no crust of its own at a face. */
 const BELOW_BOILING = 2
@@ -43,7 +44,7 @@ export class Rim {
     constants: Constants,
     start: number
   ) {
-    this.line = new GridLine(axis, [meat], boiling, constants)
+    this.line = new GridLine(axis, [meat], new Substances([meat]), boiling, constants)
     this.line.temperature.fill(start)
     this.line.water.fill(meat.rawWater)
     this.hottest = new Float64Array(axis.cells).fill(start)
