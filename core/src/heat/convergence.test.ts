@@ -56,7 +56,7 @@ describe('the step control', () => {
       { on: 'side', thickness: 0.003, material: 1 },
       { on: 'side', thickness: 0.006, material: 2 }
     ] as const
-    expect(stepControl(cylinderGrid(section, undefined, wrapped), DEFAULT_STEPS).longest).toBeLessThan(0.5 * control.longest)
+    expect(stepControl(cylinderGrid(section, undefined, wrapped), DEFAULT_STEPS).longest).toBeLessThan(0.2 * long.longest)
     expect(stepControl(cylinderGrid(section, undefined, wrapped), DEFAULT_STEPS).shareOfAge).toBeLessThan(0.1 * control.shareOfAge)
   })
 })

@@ -37,6 +37,7 @@ export function nextStep({ first, longest, kelvin, shareOfAge }: StepControl, st
 /** m. Heat takes the square of the way to go it, but a crust forms with its first power: steps go by a power between. */
 const USUAL_SIZE = 0.04
 const SIZE_POWER = 1.65
+const LAYER_POWER = 0.6
 /** Below the usual size what is aimed at shrinks too: in a thin piece all is over before the steps have grown. */
 const THIN_POWER = 1.3
 const SHARE_OF_AGE = 0.035
@@ -50,7 +51,7 @@ export function stepControl(grid: Grid, { first, longest, kelvin, rim }: StepLen
     rim,
     kelvin: kelvin * smaller,
     // A thin layer that dries goes on for as long as the whole: neither length alone says how fast.
-    longest: longest * (Math.sqrt(across * thinnest) / USUAL_SIZE) ** SIZE_POWER,
+    longest: longest * (across / USUAL_SIZE) ** SIZE_POWER * (thinnest / across) ** LAYER_POWER,
     shareOfAge: (SHARE_OF_AGE * thinnest) / across
   }
 }
