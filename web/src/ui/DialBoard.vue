@@ -30,6 +30,9 @@ const shown = computed(() =>
   })
 )
 const set = (key: SettingKey, value: unknown): void => emit('turn', { [key]: value })
+// By name: what is written in the loop would be new to every field at every turn of one.
+const turned = (settings: Settings): void => emit('turn', settings)
+const complained = (key: SettingKey, message: string | null): void => emit('problem', key, message)
 
 const FIELDS: ReadonlySet<Dial['kind']> = new Set<Dial['kind']>(['quantity', 'count', 'choice', 'turning'])
 
@@ -56,13 +59,7 @@ const USUAL_CLOCK_S = 600
 <template>
   <div class="board">
     <div v-for="d in shown" :key="d.key" class="dial">
-      <dial-field
-        v-if="FIELDS.has(d.kind)"
-        :dial="d"
-        :values="values"
-        @turn="s => emit('turn', s)"
-        @problem="(key, m) => emit('problem', key, m)"
-      />
+      <dial-field v-if="FIELDS.has(d.kind)" :dial="d" :value="values[d.key]" @turn="turned" @problem="complained" />
       <template v-else-if="d.kind === 'rest'">
         <pick-field class="field wide" :label="d.label" :options="RESTS" :model-value="rest.kind" @update:model-value="restFor" />
         <quantity-field

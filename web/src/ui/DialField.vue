@@ -9,14 +9,15 @@ import QuantityField from './QuantityField.vue'
 
 const props = defineProps<{
   dial: Dial
-  /** Each as it stands. */
-  values: Settings
+  /** As it stands. Of the others nothing: a field is drawn anew only when it is turned. */
+  value: Settings[SettingKey] | undefined
   inline?: boolean
 }>()
 const emit = defineEmits<{ turn: [settings: Settings]; problem: [key: SettingKey, message: string | null] }>()
-const value = computed(() => props.values[props.dial.key])
 const options = computed(() =>
-  props.dial.kind === 'choice' ? props.dial.options : turningsBeside(props.values.turning).map(t => ({ value: t, label: turningSaid(t) }))
+  props.dial.kind === 'choice'
+    ? props.dial.options
+    : turningsBeside(props.value as Settings['turning']).map(t => ({ value: t, label: turningSaid(t) }))
 )
 const set = (to: unknown): void => emit('turn', { [props.dial.key]: to })
 </script>

@@ -10,6 +10,8 @@ import DialBoard from '../../ui/DialBoard.vue'
 import PickField from '../../ui/PickField.vue'
 import { useSettings } from './useSettings'
 
+const FATS = OILS.map(o => ({ value: o.id, label: o.name }))
+
 defineProps<{
   /** What the method leaves free: "time in the oven". */
   free: string
@@ -44,7 +46,7 @@ const others = computed(() => besides(kind.value, sentence.value))
         class="pan"
         label="Fat in the pan"
         :model-value="kit.oilId"
-        :options="OILS.map(o => ({ value: o.id, label: o.name }))"
+        :options="FATS"
         @update:model-value="id => (kit.oilId = id)"
       />
     </div>

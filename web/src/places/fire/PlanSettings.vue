@@ -32,6 +32,8 @@ const ways = computed(() => [
   { value: best.value as string, label: `${capital(best.value)}, usual for this piece` },
   ...METHOD_KINDS.filter(k => k !== best.value).map(k => ({ value: k as string, label: capital(k) }))
 ])
+const usePan = (id: string): void => kit.use('pans', id)
+const useRing = (id: string): void => kit.use('rings', id)
 const go = (k: string): void => void router.push(methodPath(k as MethodKind))
 /** On a narrow screen the others come up from below. */
 const narrow = useMediaQuery('(max-width: 760px)')
@@ -55,7 +57,7 @@ const unfolded = ref<string[]>([])
           label="in the"
           :model-value="draft.request.kit.pan.id"
           :options="pans"
-          @update:model-value="id => kit.use('pans', id)"
+          @update:model-value="usePan"
         />
         <pick-field
           v-else-if="'kit' in p"
@@ -63,9 +65,9 @@ const unfolded = ref<string[]>([])
           label="on the"
           :model-value="draft.request.kit.ring.id"
           :options="rings"
-          @update:model-value="id => kit.use('rings', id)"
+          @update:model-value="useRing"
         />
-        <dial-field v-else inline :dial="dial(p.key)" :values="values" @turn="turn" @problem="complain" />
+        <dial-field v-else inline :dial="dial(p.key)" :value="values[p.key]" @turn="turn" @problem="complain" />
       </template>
     </div>
     <template v-if="narrow">
