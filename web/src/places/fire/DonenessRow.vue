@@ -14,8 +14,10 @@ import QuantityField from '../../ui/QuantityField.vue'
 const draft = useDraft()
 const guests = useGuests()
 const units = useUnits()
-const request = computed(() => draft.request)
-const scale = computed(() => scaleOf(request.value.target))
+// Of the draft no more than it shows: it is not drawn anew when something else of it is turned.
+const target = computed(() => draft.request.target)
+const scale = computed(() => scaleOf(target.value))
+const scales = computed(() => guests.scales.map(s => ({ value: s.id, label: s.name.replace(' school', '') })))
 const doneness = computed(() =>
   scale.value.bands.map(b => ({
     value: String(b.aim),
@@ -23,7 +25,7 @@ const doneness = computed(() =>
     hint: shownText(showTemperature(b.aim, units.system))
   }))
 )
-const chosenBand = computed(() => String(bandOf(scale.value, request.value.target.coreC).aim))
+const chosenBand = computed(() => String(bandOf(scale.value, target.value.coreC).aim))
 </script>
 
 <template>
@@ -32,9 +34,9 @@ const chosenBand = computed(() => String(bandOf(scale.value, request.value.targe
       class="school"
       label="Scale"
       :model-value="scale.id"
-      :options="guests.scales.map(s => ({ value: s.id, label: s.name.replace(' school', '') }))"
+      :options="scales"
       :title="scale.says"
-      @update:model-value="id => guests.goBy(id, bandOf(scale, request.target.coreC).word)"
+      @update:model-value="id => guests.goBy(id, bandOf(scale, target.coreC).word)"
     />
     <choice-row label="Doneness" :model-value="chosenBand" :options="doneness" @update:model-value="v => draft.aim({ coreC: Number(v) })" />
     <quantity-field
@@ -42,7 +44,7 @@ const chosenBand = computed(() => String(bandOf(scale.value, request.value.targe
       label="Centre"
       dimension="temperature"
       :range="TARGET_LIMITS"
-      :model-value="request.target.coreC"
+      :model-value="target.coreC"
       @update:model-value="v => draft.aim({ coreC: v })"
       @problem="m => draft.complain('Centre', m)"
     />

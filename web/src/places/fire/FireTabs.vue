@@ -7,14 +7,14 @@ import { methodPath } from './methodPath'
 
 const route = useRoute()
 const draft = useDraft()
-const pages = computed(() => {
-  return [
-    { to: methodPath(draft.request.method.kind), name: 'The plan' },
-    { to: '/fire/methods', name: 'Every way' },
-    { to: '/fire/doneness', name: 'Doneness and guests' },
-    { to: '/fire/kit', name: 'Kit' }
-  ]
-})
+// By itself: of the draft only another method changes it, not every turn of a dial.
+const planned = computed(() => methodPath(draft.request.method.kind))
+const pages = computed(() => [
+  { to: planned.value, name: 'The plan' },
+  { to: '/fire/methods', name: 'Every way' },
+  { to: '/fire/doneness', name: 'Doneness and guests' },
+  { to: '/fire/kit', name: 'Kit' }
+])
 </script>
 
 <template>
