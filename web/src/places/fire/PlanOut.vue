@@ -164,7 +164,7 @@ async function open(file: File): Promise<void> {
   <div>
     <div v-if="of" class="back" :aria-busy="stale">
       <moment-field v-model="serveAt" class="at" label="On the table at" />
-      <a-button v-if="mayStartNow" class="link no-print" @click="fromNow">Starting now</a-button>
+      <a-button v-if="mayStartNow" class="link now no-print" @click="fromNow">Starting now</a-button>
       <time-list :class="{ stale }" :items="schedule.map(s => ({ key: s.at + s.what, when: s.at, what: s.what }))" />
       <div class="acts no-print">
         <a-button :disabled="held || stale" @click="toThePass">On the pass</a-button>
@@ -180,6 +180,9 @@ async function open(file: File): Promise<void> {
 </template>
 
 <style scoped>
+.now {
+  margin-top: 6px;
+}
 .back {
   border-top: 1px solid #454b4d;
   padding-top: 10px;
