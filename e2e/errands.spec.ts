@@ -143,8 +143,19 @@ test('the larder survives a dead server, counts the days, and thaws by the engin
   await expect(page.getByText('The server does not answer.')).toBeVisible()
   await app.serve()
   await expect(page.getByText('The server does not answer.')).toHaveCount(0, { timeout: 20_000 })
+  // What the server had before something was said comes after it, and takes nothing of it back.
+  let said = (): void => undefined
+  const held = new Promise<void>(resolve => (said = resolve))
+  await page.route('**/api/packets', async route => {
+    const response = await route.fetch()
+    await held
+    await route.fulfill({ response })
+  })
   await page.reload()
+  const thawing = page.waitForResponse(r => r.request().method() === 'PUT' && r.url().includes('/api/packets/'))
   await page.getByRole('button', { name: 'Thaw in the fridge' }).click()
+  await thawing
+  said()
   await expect(page.getByText(/thawed \w+day \d\d:\d\d, in the fridge/)).toBeVisible()
   const item = page.locator('li', { hasText: 'Fillet steak' })
   await item.getByRole('button', { name: 'To the bench' }).click()

@@ -37,7 +37,7 @@ export const useKit = defineStore('kit', () => {
   )
   const oil = computed(() => oilById(oilId.value) ?? OILS[0])
   /** Changed here and not yet on the server; an earlier version kept only whether it was. */
-  const { letters, offline, refused, post, send } = outbox<Kit>('macellaio.kit.unsent', api.putKit, {
+  const { letters, offline, refused, post, answered } = outbox<Kit>('macellaio.kit.unsent', api.putKit, {
     parse: stored => (Array.isArray(stored) ? stored : [stored]).map(of => (of === true ? kit.value : parseKit(of))),
     whenRefused: 'hold',
     heard: changed => (kit.value = changed)
@@ -100,12 +100,10 @@ export const useKit = defineStore('kit', () => {
 
   /** What the server has counts, unless something here is still on its way to it. */
   async function load(): Promise<void> {
-    if (unsent.value) {
-      await send()
-      return
-    }
     try {
-      const { kit: there } = await api.kit()
+      const answer = await answered(api.kit)
+      if (!answer) return
+      const { kit: there } = answer
       if (there && JSON.stringify(there) !== JSON.stringify(kit.value)) kit.value = parseKit(there)
       offline.value = false
     } catch (error) {

@@ -18,7 +18,7 @@ const parseAll = (stored: unknown): Packet[] => (stored as unknown[]).map(parseP
 
 export const useLarder = defineStore('larder', () => {
   const packets = kept<readonly Packet[]>('macellaio.larder', () => [], parseAll)
-  const { letters, offline, refused, post, send } = outbox<Letter>(
+  const { letters, offline, refused, post, answered } = outbox<Letter>(
     'macellaio.larder.outbox',
     l => ('keep' in l ? api.keep(l.keep) : api.use(l.use)),
     { heard: lay }
@@ -60,10 +60,10 @@ export const useLarder = defineStore('larder', () => {
 
   /** What the server has, with what is still on its way to it laid over. */
   async function load(): Promise<void> {
-    await send()
-    if (letters.value.length > 0) return
     try {
-      packets.value = (await api.packets()).packets
+      const there = await answered(api.packets)
+      if (!there) return
+      packets.value = there.packets
       offline.value = false
     } catch {
       // Dead or failing: what stands here is what there is.

@@ -102,6 +102,35 @@ describe('an outbox', () => {
     expect(delivered).toEqual(['a', 'c'])
   })
 
+  it('what was asked of the server before something was said is asked again, though that has been taken since', async () => {
+    const box = outbox('box', deliver)
+    const answers: ((has: string[]) => void)[] = []
+    const seen = box.answered(() => new Promise<string[]>(resolve => answers.push(resolve)))
+    await settle()
+    expect(answers).toHaveLength(1)
+    const asBefore = [...delivered]
+    box.post('a')
+    await settle()
+    expect(delivered).toEqual(['a'])
+    answers[0](asBefore)
+    await settle()
+    expect(answers).toHaveLength(2)
+    answers[1]([...delivered])
+    expect(await seen).toEqual(['a'])
+  })
+
+  it('asks nothing of a server that does not take what there is to tell it', async () => {
+    server = 'down'
+    const box = outbox('box', deliver)
+    box.post('a')
+    const ask = vi.fn(() => Promise.resolve('theirs'))
+    expect(await box.answered(ask)).toBeNull()
+    expect(ask).not.toHaveBeenCalled()
+    server = 'up'
+    expect(await box.answered(ask)).toBe('theirs')
+    expect(delivered).toEqual(['a'])
+  })
+
   it('reads what an earlier version left in it, and nothing of what it cannot', () => {
     localStorage.setItem('box', 'true')
     const parse = (stored: unknown): string[] => (stored === true ? ['a'] : (stored as string[]))

@@ -21,6 +21,8 @@ export interface Outbox<Letter> {
   post(letter: Letter, instead?: (other: Letter) => boolean): void
   /** All there are, as far as the server takes them now. */
   send(): Promise<void>
+  /** What the server has, as of when it had taken all letters and none had come since; null where it does not take them. */
+  answered<T>(ask: () => Promise<T>): Promise<T | null>
 }
 
 interface Terms<Letter> {
@@ -45,6 +47,8 @@ export function outbox<Letter>(
   /** The one on its way. */
   let delivering: string | null = null
   let sending = false
+  /** Letters posted so far, here and in other pages. */
+  let posted = 0
   /** Whether there was a letter more while it was being sent. */
   let asked = false
   let sent: Promise<void> = Promise.resolve()
@@ -105,14 +109,27 @@ export function outbox<Letter>(
   function post(letter: Letter, instead?: (other: Letter) => boolean): void {
     if (instead) for (const other of box.all()) if (other.name !== delivering && instead(other.letter)) box.drop(other.name)
     box.put(letter)
+    posted += 1
     look()
     void send()
+  }
+
+  async function answered<T>(ask: () => Promise<T>): Promise<T | null> {
+    for (;;) {
+      await send()
+      if (stored.value.length > 0) return null
+      const before = posted
+      const answer = await ask()
+      // What was said meanwhile may not be in it, even if it has been taken.
+      if (posted === before) return answer
+    }
   }
 
   box.watch(() => {
     const before = new Set(stored.value.map(s => s.name))
     look()
     const news = stored.value.filter(s => !before.has(s.name))
+    posted += news.length
     for (const { letter } of news) heard?.(letter)
     // The page that wrote it sends it; should that be closed, this one does.
     if (news.length === 0) return
@@ -120,7 +137,7 @@ export function outbox<Letter>(
     again = setTimeout(() => void send(), RETRY_MS)
   })
 
-  return { letters, offline, refused, post, send }
+  return { letters, offline, refused, post, send, answered }
 }
 
 /** One page at a time, where the browser can say so; where not, what is sent twice counts once at the server. */

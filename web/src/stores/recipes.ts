@@ -14,7 +14,7 @@ const parseAll = (stored: unknown): Recipe[] => (stored as unknown[]).map(parseR
 export const useRecipes = defineStore('recipes', () => {
   /** What differs from what ships. */
   const written = kept<readonly Recipe[]>('macellaio.recipes', () => [], parseAll)
-  const { letters, offline, refused, post, send } = outbox<Recipe>('macellaio.recipes.outbox', recipe => api.putRecipe(recipe), {
+  const { letters, offline, refused, post, answered } = outbox<Recipe>('macellaio.recipes.outbox', recipe => api.putRecipe(recipe), {
     parse: parseAll,
     heard: lay
   })
@@ -60,11 +60,11 @@ export const useRecipes = defineStore('recipes', () => {
 
   /** What the server has, unless something is still on its way to it. */
   async function load(): Promise<void> {
-    await send()
-    if (letters.value.length > 0) return
     try {
-      const there = parseAll((await api.recipes()).recipes)
-      if (letters.value.length === 0 && canonical(there) !== canonical(written.value)) written.value = there
+      const answer = await answered(api.recipes)
+      if (!answer) return
+      const there = parseAll(answer.recipes)
+      if (canonical(there) !== canonical(written.value)) written.value = there
       offline.value = false
     } catch {
       // Dead or failing: what stands here is what there is.
