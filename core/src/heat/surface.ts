@@ -53,7 +53,7 @@ export class Surface {
   fromFilm = 0
   fromCell = 0
 
-  /** s */
+  /** How long the step was that took too much, s, and how many are still cut for it. */
   private driedIn = 0
   private cutsLeft = 0
 
@@ -106,7 +106,7 @@ export class Surface {
   meet(face: Face, cell: OuterCell, dt: number, lumpC: number): void {
     this.settled = true
     if (face.kind === 'closed') {
-      this.temperature = cell.temperature
+      this.temperature = this.metAt = cell.temperature
       this.into = this.intoSlope = this.heat = this.fromLump = this.lumpSlope = this.latent = this.fromFilm = this.fromCell = 0
       return
     }
