@@ -6,14 +6,14 @@ import type { Guest } from '#core/request/request'
 
 /** Opens a place of the app at `url`; from another of its places as a link does: the page, and what looks at it, stay. */
 export async function visit(page: Page, url: string): Promise<void> {
-  const { origin, pathname } = new URL(url)
+  const { origin, pathname, search } = new URL(url)
   const here = page.url()
   if (!here.startsWith(origin) || here.startsWith(bareOf(origin))) await page.goto(url)
   else
     await page.evaluate(to => {
       history.pushState(null, '', to)
       dispatchEvent(new PopStateEvent('popstate'))
-    }, pathname)
+    }, pathname + search)
 }
 /** Of the app's address, but none of its places: what the browser keeps is there and nothing runs. */
 const bareOf = (url: string): string => new URL('/api/health', url).href
