@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { chromiumPath } from './scripts/chromium.mjs'
 
 const FLAGS = [
   '--no-sandbox',
@@ -27,6 +28,6 @@ export default defineConfig({
     serviceWorkers: 'block',
     // A click waits until what moves has come to rest.
     contextOptions: { reducedMotion: 'reduce' },
-    launchOptions: { executablePath: process.env['MACELLAIO_CHROMIUM'] ?? '/usr/bin/chromium', args: FLAGS }
+    launchOptions: { executablePath: chromiumPath() ?? 'chromium', args: FLAGS }
   }
 })

@@ -1,4 +1,8 @@
+import { chromiumOrThrow } from '../scripts/chromium.mjs'
 import { App } from './app'
 
 /** Once for all files. */
-export default App.fillDemoBook
+export default function setUp(): Promise<() => void> {
+  chromiumOrThrow()
+  return App.fillDemoBook()
+}

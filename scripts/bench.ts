@@ -2,12 +2,11 @@
  * Speed of the engine on this machine: run by hand, never as a test. In the browser, where cooks
  * have it; with `--node`, or where there is no Chromium, in Node.
  */
-import { existsSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { chromium } from '@playwright/test'
 import { build } from 'vite'
+import { chromiumOrThrow, chromiumPath } from './chromium.mjs'
 
-const CHROMIUM = '/usr/bin/chromium'
 const WORK = fileURLToPath(new URL('benchWork.ts', import.meta.url))
 
 async function inChromium(): Promise<void> {
@@ -20,7 +19,7 @@ async function inChromium(): Promise<void> {
   const outputs = Array.isArray(built) ? built : [built]
   const code = outputs.flatMap(o => ('output' in o ? o.output : [])).find(o => o.type === 'chunk')?.code
   if (!code) throw new Error('The benchmark could not be built.')
-  const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] })
+  const browser = await chromium.launch({ executablePath: chromiumOrThrow(), args: ['--no-sandbox', '--disable-gpu'] })
   const page = await browser.newPage()
   page.on('console', message => console.log(message.text()))
   console.log(`Chromium ${browser.version()}`)
@@ -28,7 +27,7 @@ async function inChromium(): Promise<void> {
   await browser.close()
 }
 
-if (!process.argv.includes('--node') && existsSync(CHROMIUM)) await inChromium()
+if (!process.argv.includes('--node') && chromiumPath() !== null) await inChromium()
 else {
   console.log(`Node ${process.version}`)
   await import('./benchWork')

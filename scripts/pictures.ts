@@ -11,6 +11,7 @@ import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { by } from '#core/request/request'
 import { App } from '../e2e/app'
 import { pick } from '../e2e/controls'
+import { chromiumOrThrow } from './chromium.mjs'
 
 const FOLDER = resolve(import.meta.dirname, '../docs/screenshots')
 const FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync']
@@ -19,7 +20,7 @@ const FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-background-networking
 const only = process.argv.slice(2)
 
 const app = await App.start(true)
-const browser = await chromium.launch({ executablePath: process.env['MACELLAIO_CHROMIUM'] ?? '/usr/bin/chromium', args: FLAGS })
+const browser = await chromium.launch({ executablePath: chromiumOrThrow(), args: FLAGS })
 
 async function view(
   name: string,

@@ -7,10 +7,10 @@ import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { CHROMIUM_MISSING, chromiumPath } from './chromium.mjs'
 
 export const ROOT = resolve(dirname(fileURLToPath(import.meta.url)), '..')
 const STAMP = join(ROOT, 'node_modules/.macellaio-installed')
-export const CHROMIUM = process.env.MACELLAIO_CHROMIUM ?? '/usr/bin/chromium'
 
 /** Runs a command, its output on standard error so that answers keep standard output to themselves. */
 function run(command, args, env = process.env) {
@@ -52,16 +52,15 @@ async function compile(wanted) {
 
 /** Installs Debian's Chromium where it is missing and that is allowed. @returns whether there is one */
 export async function ensureChromium() {
-  if (existsSync(CHROMIUM)) return true
+  if (chromiumPath() !== null) return true
   if (process.platform === 'linux' && process.getuid?.() === 0) {
     console.error('Installing Chromium for the interface tests…')
     const environment = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
-    if ((await run('apt-get', ['update'], environment)) === 0)
-      await run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], environment)
+    const install = name => run('apt-get', ['install', '-y', '--no-install-recommends', name], environment)
+    // An older Debian has no package of the one without a window.
+    if ((await run('apt-get', ['update'], environment)) === 0 && (await install('chromium-headless-shell')) !== 0) await install('chromium')
   }
-  if (existsSync(CHROMIUM)) return true
-  console.error(
-    `The interface tests need Chromium at ${CHROMIUM}. On Debian: apt-get install chromium. Elsewhere set MACELLAIO_CHROMIUM to its path.`
-  )
+  if (chromiumPath() !== null) return true
+  console.error(CHROMIUM_MISSING)
   return false
 }

@@ -25,6 +25,7 @@ import { createApp } from '#server/app'
 import { openDatabase } from '#server/db/database'
 import { DOORS, INSTEAD, NONSENSE, placesIn, withInstead, type Json } from '#server/nonsense.fixture'
 import { App } from '../e2e/app'
+import { chromiumOrThrow } from './chromium.mjs'
 
 const { values: given } = parseArgs({
   options: {
@@ -112,7 +113,7 @@ async function throughTheApi(kills: number): Promise<void> {
 async function throughThePage(kills: number): Promise<void> {
   const app = await App.start()
   const browser = await chromium.launch({
-    executablePath: process.env['MACELLAIO_CHROMIUM'] ?? '/usr/bin/chromium',
+    executablePath: chromiumOrThrow(),
     args: ['--no-sandbox']
   })
   const context = await browser.newContext({ serviceWorkers: 'block', locale: 'en-GB' })
