@@ -57,6 +57,8 @@ export interface Plan {
   readonly phases: readonly PhaseSpan[]
   /** Up to the pull. */
   readonly marks: readonly Mark[]
+  /** After the rest, until it is carved: kept warm, chilled, back in the pan. */
+  readonly afterRest: readonly Mark[]
   /** Off the last heat. */
   readonly pull: Moment
   readonly peak: Moment
@@ -235,6 +237,7 @@ export function readPlan<S extends Resting>(method: Method<S>, setup: Setup<S>, 
     free: solved.free,
     phases: spans(spells),
     marks: marksOf(timeline.heating),
+    afterRest: marksOf(timeline.rewarm).map(m => ({ ...m, from: m.from + pullTime + rest })),
     pull: at(pullTime),
     peak: { ...peak, probe: Math.max(peak.core, at(peak.time).probe) },
     carve,

@@ -127,6 +127,8 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
   const here = marks[Math.min(progress.moves, marks.length - 1)]
   const next = marks.at(progress.moves + 1) ?? here
   const place = PLACES[here.phase]
+  // After the pull it is what follows the rest that it is moved to, and turned in.
+  const rested = progress.state === 'resting' ? forecast.afterRest.at(progress.onward.length) : undefined
   switch (action.does) {
     case 'lit': {
       const { light, lit } = progress.state === 'ready' ? PLACES[preheatsOf(request, marks).leads] : PAN
@@ -139,7 +141,7 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
         advice: stayAdvice(here.phase, set, system)
       }
     case 'turned':
-      return { says: `Turn ${piece}`, done: 'Turned', advice: turnAdvice(progress.moves, marks, set) }
+      return { says: `Turn ${piece}`, done: 'Turned', advice: rested ? OTHER_FACE : turnAdvice(progress.moves, marks, set) }
     case 'edged':
       return {
         says: `Stand ${piece} on the fat edge`,
@@ -147,6 +149,10 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
         advice: `${long(set.fatEdgeS ?? 0)}, held with tongs, until the fat is brown and gives.`
       }
     case 'moved': {
+      if (rested) {
+        const advice = stopsShort(stand, place.into, system) ?? restedAdvice(rested.phase, set, system)
+        return { says: `Put ${piece} ${PLACES[rested.phase].into}`, done: PLACES[rested.phase].there, advice }
+      }
       if (here.phase === 'pot' && next.phase === 'pot') return topUp(progress.moves, marks, set)
       const to = PLACES[next.phase]
       return { says: `Put ${piece} ${to.into}`, done: to.there, advice: moveAdvice(here.phase, next.phase, set, system) }
@@ -160,17 +166,17 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
     case 'pulled':
       return {
         says: stand.among ? `Take ${piece} ${place.out.toLowerCase()}` : place.out,
-        done: IN_A_BAG.has(here.phase) ? 'It is out' : place.out,
-        advice: outAdvice(here.phase, stand, system)
+        done: set.cover === 'ice' ? PLACES.cool.there : IN_A_BAG.has(here.phase) ? 'It is out' : place.out,
+        advice: `${outAdvice(here.phase, stand, system)}${set.cover === 'ice' ? ' Then in its bag straight into ice and water.' : ''}`
       }
     case 'carved':
       if (servedCold(request))
         return {
           says: stand.among ? `Slice ${piece}, cold` : 'Slice it cold',
           done: 'Sliced',
-          advice: `${set.cover === 'ice' ? 'In its bag in ice and water until it is cold, then' : (set.coldS ?? 0) > 0 ? 'Rested, then' : 'Now'} wrapped in the fridge. Thin, across the grain.`
+          advice: (set.coldS ?? 0) > 0 ? 'Thin, across the grain.' : 'Wrapped in the fridge until then. Thin, across the grain.'
         }
-      return { says: stand.among ? `Carve ${piece}` : 'Carve', done: 'Carved', advice: restAdvice(stand, place.into, set, system) }
+      return { says: stand.among ? `Carve ${piece}` : 'Carve', done: 'Carved', advice: carveAdvice(stand, place.into, set, system) }
   }
 }
 const IN_A_BAG: ReadonlySet<Phase> = new Set<Phase>(['bath', 'pot'])
@@ -205,20 +211,21 @@ const WORTH_SAYING = 2
 
 const shown = ({ shows }: Pick<Stand, 'shows'>, celsius: number): number => shows?.(celsius) ?? celsius
 
-function restAdvice(
-  { forecast: { peak }, request, backS }: Stand,
-  into: string,
-  { heldS = 0, rewarmS = 0, cover }: Set,
-  system: UnitSystem
-): string {
-  const targetC = request.target.coreC
+/** Of a piece that stops short of what was wanted; null where it does not. */
+function stopsShort({ forecast: { peak }, request, backS }: Stand, into: string, system: UnitSystem): string | null {
+  if (request.target.coreC - peak.core <= WORTH_SAYING) return null
   const reached = shownText(showTemperature(peak.core, system))
-  if (targetC - peak.core > WORTH_SAYING)
-    return `Pulled early: it will only reach ${reached}. Put it back ${into} for ${backS ? `about ${long(backS)}` : 'a little'}, or serve it rarer.`
-  if (heldS > 0)
-    return `At its hottest it goes under foil into an oven at ${shownText(showTemperature(HOLDING_C, system))}, until it is cut.`
-  if (peak.core - targetC > WORTH_SAYING) return `It will reach ${reached}: carve sooner to keep some of the pink.`
-  if (rewarmS > 0) return `Then ${long(rewarmS)} a face back in the hot pan before it is cut.`
+  return `Pulled early: it will only reach ${reached}. Put it back ${into} for ${backS ? `about ${long(backS)}` : 'a little'}, or serve it rarer.`
+}
+
+function carveAdvice(stand: Stand, into: string, { heldS = 0, rewarmS = 0, cover }: Set, system: UnitSystem): string {
+  const { peak } = stand.forecast
+  if (rewarmS > 0) return 'Hot from the pan, at once. Across the grain.'
+  const short = stopsShort(stand, into, system)
+  if (short !== null) return short
+  if (heldS > 0) return 'Kept warm until the table is ready. Across the grain when you cut.'
+  if (peak.core - stand.request.target.coreC > WORTH_SAYING)
+    return `It will reach ${shownText(showTemperature(peak.core, system))}: carve sooner to keep some of the pink.`
   return cover === 'loose foil' ? 'Foil laid over, not tucked in.' : 'Leave it alone. Across the grain when you cut.'
 }
 
@@ -264,6 +271,15 @@ function moveAdvice(from: Phase, to: Phase, set: Set, system: UnitSystem): strin
   if (to === 'sear' && wet) return 'Out of the bag and dried, all round: wet it boils before it browns.'
   const pepper = from === 'coals' && to === 'under the lid' ? ' Pepper it now, if you do: over the coals it would have burnt.' : ''
   return `${stayAdvice(to, set, system)}${pepper}`
+}
+
+const OTHER_FACE = 'The other face as long, then carve at once.'
+/** Where it goes after the rest. */
+function restedAdvice(to: Phase, set: Set, system: UnitSystem): string {
+  if (to === 'chill')
+    return `${set.cover === 'ice' ? 'In ice and water until then. Its bag dried' : 'Wrapped'}, on a shelf of its own, nothing on top. It is sliced cold.`
+  if (to === 'hold') return `An oven at ${degreesIn(system)(HOLDING_C)}, until the table is ready.`
+  return `${long(set.rewarmS ?? 0)} a face, dried first. To warm and crisp it, not to cook it on.`
 }
 
 /** Turned no oftener than that, a piece lies long enough for the bars to draw on it. */
@@ -314,7 +330,7 @@ export function probedRangeFromNow(
   return [at(sooner), at(later)]
 }
 
-/** What follows the next action while the piece is on the heat. @param pullIn when it may come out, s from now; @param elapsed s since it was laid in */
+/** What follows the next action. @param pullIn when it may come out, s from now; @param elapsed s since it was laid in */
 export function callsAfter(
   action: NextAction,
   { progress, forecast, request, shows }: Stand,
@@ -322,7 +338,15 @@ export function callsAfter(
   elapsed: number,
   system: UnitSystem
 ): { readonly what: string; readonly when: string }[] {
-  const { marks, pull, carve } = forecast
+  const { marks, pull, carve, afterRest } = forecast
+  if (progress.state === 'resting') {
+    const to = progress.onward.length + (action.does === 'lit' ? 0 : 1)
+    const onward = afterRest.filter((m, i) => i >= to && m.phase !== afterRest.at(i - 1)?.phase)
+    const carved = { what: servedCold(request) ? 'sliced' : 'carved', when: `in ${long(Math.max(0, carve.time - elapsed))}` }
+    return action.does === 'carved'
+      ? []
+      : [...onward.map(m => ({ what: PLACES[m.phase].into, when: `in ${long(Math.max(0, m.from - elapsed))}` })), carved]
+  }
   const rest = { what: servedCold(request) ? 'wrapped, in the fridge' : 'rest', when: long(Math.max(0, carve.time - pull.time)) }
   if (action.does === 'pulled') return [rest]
   // What the action itself does is on the screen already.

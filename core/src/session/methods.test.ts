@@ -89,6 +89,68 @@ describe('every method is called to its end', () => {
   })
 })
 
+describe('what follows the rest is called as well', () => {
+  it('out of the ice into the fridge, and sliced on the next day', () => {
+    const night = 14 * 3600
+    const called = walk('pot', { cover: 'ice', rest: { kind: 'clock', seconds: 1800 }, coldS: night })
+    expect(does(called)).toMatch(/pulled moved carved$/)
+    const [out, fridge, sliced] = called.slice(-3)
+    expect(fridge.at - out.at).toBeCloseTo(1800, -1)
+    expect([fridge.says, fridge.done]).toEqual(['Put the strip steak into the fridge', 'It is in the fridge'])
+    expect(out.done).toBe('It is in the ice')
+    expect(out.advice).toMatch(/straight into ice and water\.$/)
+    expect(fridge.advice).toMatch(/^In ice and water until then\. Its bag dried/)
+    expect(sliced.at - fridge.at).toBeCloseTo(night, -1)
+    expect([sliced.says, sliced.advice]).toEqual(['Slice it cold', 'Thin, across the grain.'])
+  })
+
+  it('kept warm for who is late: into the low oven at the end of the rest', () => {
+    const called = walk('pan sear', { rest: { kind: 'clock', seconds: 300 }, heldS: 1200 })
+    const [out, low, carved] = called.slice(-3)
+    expect(low.at - out.at).toBeCloseTo(300, -1)
+    expect(low.says).toBe('Put the strip steak under foil into the low oven')
+    expect(plain(low.advice)).toBe('An oven at 60 °C, until the table is ready.')
+    expect(carved.at - low.at).toBeCloseTo(1200, -1)
+  })
+
+  it('rewarmed: the ring is lit again so that the pan is hot when the rest is over, then a face and the other', () => {
+    const called = walk('pan sear', { rest: { kind: 'clock', seconds: 900 }, rewarmS: 40 })
+    expect(does(called)).toMatch(/pulled lit moved turned carved$/)
+    const [out, ring, pan, turn, carved] = called.slice(-5)
+    expect(ring.says).toBe('Light the ring')
+    expect(pan.at - ring.at).toBeGreaterThan(120)
+    expect(pan.at - out.at).toBeCloseTo(900, -1)
+    expect(pan.says).toBe('Put the strip steak into the hot pan')
+    expect(plain(pan.advice)).toMatch(/^40 s a face/)
+    expect([turn.at - pan.at, carved.at - turn.at]).toEqual([expect.closeTo(40, -1), expect.closeTo(40, -1)])
+  })
+
+  it('put in the pan three minutes late it lies there as long; and nothing of that counts as time at the heat', () => {
+    const { method, setup, plan, request } = planned(asked('pan sear', { rest: { kind: 'clock', seconds: 600 }, rewarmS: 40 }))
+    const at = (s: number, kind: 'laid' | 'pulled' | 'lit' | 'moved' | 'turned' | 'returned'): CookEvent => ({
+      id: `${kind}-${s}`,
+      kind,
+      at: T0 + s * 1000,
+      entered: T0 + s * 1000
+    })
+    const pull = Math.round(plan.pull.time)
+    const off = [at(0, 'laid'), at(pull, 'pulled')]
+    const late = [...off, at(pull + 300, 'lit'), at(pull + 780, 'moved')]
+    const next = (events: readonly CookEvent[]): NextAction | null => {
+      const forecast = planUnderWay(method, setup, request.target.coreC, happenedUntil(events, T0 + (pull + 781) * 1000), plan.free)
+      return nextAction(progressOf(events), forecast, preheatsOf(request, forecast.marks))
+    }
+    expect(next(late)).toEqual({ does: 'turned', due: T0 + (pull + 820) * 1000 })
+    expect(next([...late, at(pull + 830, 'turned')])).toEqual({ does: 'carved', due: T0 + (pull + 870) * 1000 })
+    expect(progressOf(late)).toMatchObject({ state: 'resting', turns: 0, moves: 0, onward: [T0 + (pull + 780) * 1000] })
+    expect(spentUntil(late, Infinity)).toEqual(spentUntil(off, Infinity))
+    // Put back to the heat for good, it stands where it stood.
+    const back = [...late, at(pull + 900, 'returned')]
+    expect(progressOf(back)).toMatchObject({ state: 'on the heat', moves: 0, onward: [] })
+    expect(spentUntil(back, T0 + (pull + 960) * 1000).map(s => s.stage)).toEqual([0, 'out', 0])
+  })
+})
+
 describe('what is slow is lit in time', () => {
   it('the oven first, the ring so late that the pan does not burn dry, and both ready when the piece is laid in', () => {
     const [oven, ring, laid, ...rest] = walk('sear then oven', { turning: 'once', searS: 240 })

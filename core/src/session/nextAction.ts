@@ -55,8 +55,26 @@ export function nextAction(
     case 'lifted':
       return { does: 'returned', due: null }
     case 'resting':
-      return { does: 'carved', due: since(forecast.carve.time) }
+      return whileItRests(progress, forecast, preheats, since)
     case 'carved':
       return null
   }
+}
+
+/** After the rest it may be kept warm, chilled, or back in the pan before it is carved. */
+function whileItRests(
+  { onward, lits, pulledAt }: Progress,
+  { afterRest, carve }: UnderWay,
+  preheats: Preheats,
+  since: (seconds: number) => number
+): NextAction {
+  const here = onward.length === 0 ? undefined : afterRest.at(Math.min(onward.length, afterRest.length) - 1)
+  const next = afterRest.at(onward.length)
+  const last = onward.at(-1)
+  // A minute a face in the pan is a minute, however late it went in; a low oven and a fridge are left when the table calls.
+  const slip = here && last !== undefined && IN_THE_PAN.has(here.phase) ? last - since(here.from) : 0
+  if (next === undefined) return { does: 'carved', due: since(carve.time) + slip }
+  if (IN_THE_PAN.has(next.phase) && next.stage !== here?.stage && !lits.some(at => at > (pulledAt ?? 0)))
+    return { does: 'lit', due: Math.max(pulledAt ?? 0, since(next.from - preheats.pan)) }
+  return { does: next.stage === here?.stage ? 'turned' : 'moved', due: since(next.from) + slip }
 }

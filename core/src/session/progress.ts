@@ -26,6 +26,8 @@ export interface Progress {
   readonly turns: number
   /** Turned, stood on its edge or moved so often: which of the plan's marks it stands at. */
   readonly moves: number
+  /** Turned or moved since it was taken off: which of what comes after its rest it stands at. Epoch ms. */
+  readonly onward: readonly number[]
   /** Epoch ms of each thing lit, the oven and then the ring. */
   readonly lits: readonly number[]
   /** Whether it was put back to the heat after it had been taken off for good. */
@@ -35,9 +37,9 @@ export interface Progress {
   readonly later: { readonly in: number; readonly rest: number; readonly held: number }
 }
 
-/** A ring is lit for a later stage too, and the piece stays where it is. */
+/** A ring is lit for a later stage too, and the piece stays where it is; what is done after the pull is of its rest. */
 const stateAfter = (before: CookState, { kind }: CookEvent): CookState =>
-  kind === 'lit' && before !== 'ready' ? before : (STATE_AFTER[kind] ?? before)
+  (kind === 'lit' && before !== 'ready') || (before === 'resting' && FORWARD.has(kind)) ? before : (STATE_AFTER[kind] ?? before)
 const STATE_AFTER: Partial<Record<EventKind, CookState>> = {
   lit: 'heating',
   laid: 'on the heat',
@@ -56,7 +58,7 @@ export const ALLOWED: Record<CookState, readonly EventKind[]> = {
   heating: ['lit', 'laid', 'delayed'],
   'on the heat': ['lit', 'turned', 'edged', 'moved', 'lifted', 'pulled', 'reading', 'delayed'],
   lifted: ['returned', 'pulled', 'reading', 'delayed'],
-  resting: ['reading', 'carved', 'returned', 'delayed'],
+  resting: ['carved', 'returned', 'lit', 'moved', 'turned', 'reading', 'delayed'],
   carved: ['reading']
 }
 
@@ -64,21 +66,29 @@ export function progressOf(events: readonly CookEvent[]): Progress {
   const stand = standing(events)
   const when = (kind: EventKind): number | null => stand.find(e => e.kind === kind)?.at ?? null
   const laidAt = when('laid')
-  const state = stand.reduce<CookState>(stateAfter, 'ready')
+  let state: CookState = 'ready'
+  const forward: { readonly kind: EventKind; readonly at: number; readonly rested: boolean }[] = []
+  for (const e of stand) {
+    if (FORWARD.has(e.kind)) forward.push({ kind: e.kind, at: e.at, rested: state === 'resting' })
+    state = stateAfter(state, e)
+  }
+  const cooked = forward.filter(f => !f.rested)
   // In an oven turned down it is the heat that waits.
   const late = (when: (at: number, held: boolean) => boolean): number =>
     stand.reduce((sum, e) => sum + (e.kind === 'delayed' && e.ovenC === undefined && when(e.at, e.held === true) ? e.seconds : 0), 0)
   const firstPull = stand.findIndex(e => e.kind === 'pulled')
   const off = state === 'resting' || state === 'carved'
+  // Put back in the pan, an earlier pull was only a pause.
+  const pulledAt = off ? ([...stand].reverse().find(e => e.kind === 'pulled')?.at ?? null) : null
   return {
     state,
     litAt: when('lit'),
     laidAt,
-    // Put back in the pan, an earlier pull was only a pause.
-    pulledAt: off ? ([...stand].reverse().find(e => e.kind === 'pulled')?.at ?? null) : null,
+    pulledAt,
     carvedAt: when('carved'),
-    turns: stand.filter(e => e.kind === 'turned').length,
-    moves: stand.filter(e => FORWARD.has(e.kind)).length,
+    turns: cooked.filter(f => f.kind === 'turned').length,
+    moves: cooked.length,
+    onward: pulledAt === null ? [] : forward.filter(f => f.rested && f.at >= pulledAt).map(f => f.at),
     lits: stand.filter(e => e.kind === 'lit').map(e => e.at),
     again: firstPull >= 0 && stand.slice(firstPull).some(e => e.kind === 'returned'),
     later: {
@@ -101,6 +111,7 @@ export function spentUntil(events: readonly CookEvent[], now: number): Spent[] {
   let stage = 0
   let down: Down = 'first'
   let out = false
+  let resting = false
   let since: number | null = null
   let ovenC: number | null = null
   const close = (at: number): void => {
@@ -114,8 +125,9 @@ export function spentUntil(events: readonly CookEvent[], now: number): Spent[] {
       close(e.at)
       ovenC = e.ovenC
     }
-    if (since === null || e.at > until || !MOVES.has(e.kind)) continue
+    if (since === null || e.at > until || !MOVES.has(e.kind) || (resting && FORWARD.has(e.kind))) continue
     close(e.at)
+    resting = e.kind === 'pulled'
     if (e.kind === 'turned') down = otherDown(down)
     if (ONWARD.has(e.kind)) {
       stage += 1

@@ -34,8 +34,8 @@ export function asked({ cook: { request, planned, events }, now }: CookAt, whatI
   const restingS = happened.off && laidAt !== null ? Math.max(0, (now - laidAt) / 1000 - secondsOf(happened.past)) : 0
   const longer = { rest: later.rest, held: later.held }
   if (whatIf) longer[whatIf.held ? 'held' : 'rest'] += whatIf.seconds
-  const { heldS = 0, coldS = 0 } = request.method.settings
-  const restS = planned.carveS - planned.pullS - heldS - coldS
+  const { heldS = 0, coldS = 0, rewarmS = 0 } = request.method.settings
+  const restS = planned.carveS - planned.pullS - heldS - coldS - 2 * rewarmS
   return {
     request: longer.rest + longer.held > 0 ? laterRequest(request, restS + longer.rest, heldS + longer.held) : request,
     freeS: planned.freeS,

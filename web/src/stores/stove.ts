@@ -155,7 +155,9 @@ export const useStove = defineStore('stove', () => {
   const caller = useCaller(
     computed(() =>
       stream.value.map(c => ({
-        key: c.dish ? `${pass.serviceId} ${c.dish.id}` : `${c.id} ${c.does} ${forecasts.get(c.id)?.progress.value?.moves}`,
+        key: c.dish
+          ? `${pass.serviceId} ${c.dish.id}`
+          : `${c.id} ${c.does} ${forecasts.get(c.id)?.progress.value?.moves} ${forecasts.get(c.id)?.progress.value?.onward.length}`,
         left: c.due === null ? null : (c.due - now.value) / 1000,
         words: c.dish && c.of ? `${c.of}: ${c.says}` : c.says
       }))

@@ -19,7 +19,7 @@ import { standing, type CookEvent } from '#core/session/events'
 import { progressOf } from '#core/session/progress'
 import { cutById } from '#core/meat/cuts'
 import { pieceName } from '#core/meat/piece'
-import { showClock, showDuration, showTemperature, shownText } from '#core/quantity/format'
+import { capital, showClock, showDuration, showTemperature, shownText } from '#core/quantity/format'
 import { api } from '../../api/client'
 import RoundSection from '../../section/RoundSection.vue'
 import SectionDrawing from '../../section/SectionDrawing.vue'
@@ -31,7 +31,7 @@ import { saveFile } from '../../ui/saveFile'
 import { useSchema } from '../../ui/useSchema'
 import { tell } from '../../ui/tell'
 import TimeList from '../../ui/TimeList.vue'
-import { figuresOf, howOf, spellsOf } from './figures'
+import { afterRestOf, figuresOf, howOf, spellsOf } from './figures'
 import OutcomeForm from './OutcomeForm.vue'
 
 const CookChart = defineAsyncComponent(() => import('./CookChart.vue'))
@@ -159,13 +159,21 @@ const log = computed(() => {
   const events = standing(record.value?.events ?? [])
   const stages = spells.value.map(s => s.name)
   const panOnly = spells.value.every(s => s.phase === 'sear' || s.phase === 'fat edge')
+  const rested = (record.value ? afterRestOf(record.value) : []).map(m => m.name)
   let stage = 0
+  let onward: number | null = null
   /** By a method of several places: which it went to. */
   const where = ({ kind }: CookEvent): string | null => {
+    if (kind === 'pulled' || kind === 'returned') onward = kind === 'pulled' ? 0 : null
+    if (onward !== null && (kind === 'turned' || kind === 'moved')) {
+      const to = rested.at(onward)
+      onward += 1
+      return kind === 'turned' || to === undefined ? null : capital(to)
+    }
     if (kind === 'turned' || kind === 'edged' || kind === 'moved') stage += 1
     if (!panOnly && kind === 'lit') return 'Lit'
     const name = !panOnly && (kind === 'laid' || kind === 'moved') ? stages.at(stage) : undefined
-    return name === undefined ? null : name.charAt(0).toUpperCase() + name.slice(1)
+    return name === undefined ? null : capital(name)
   }
   const { laidAt } = progressOf(events)
   return events.map(e => {

@@ -8,6 +8,7 @@ import { showDuration, showDurationRange, showLength, showMass, showTemperature,
 import type { UnitSystem } from '#core/quantity/units'
 import { RequestError } from '#core/request/request'
 import { setupOf, wholeSettings } from '#core/request/setup'
+import { progressOf } from '#core/session/progress'
 
 export interface Figure {
   readonly what: string
@@ -27,6 +28,18 @@ export function spellsOf({ request, planned }: CookRecord): readonly Mark[] {
   try {
     const { method, setup } = setupOf(request)
     return marksOf(timelineOf(method, setup, planned.freeS).heating)
+  } catch (error) {
+    if (error instanceof RequestError) return []
+    throw error
+  }
+}
+
+/** What was to follow its rest, with what was said of the table since. */
+export function afterRestOf({ request, planned, events }: CookRecord): readonly Mark[] {
+  try {
+    const { method, setup } = setupOf(request)
+    const settings = { ...setup.settings, heldS: setup.settings.heldS + progressOf(events).later.held }
+    return marksOf(timelineOf(method, { ...setup, settings }, planned.freeS).rewarm)
   } catch (error) {
     if (error instanceof RequestError) return []
     throw error

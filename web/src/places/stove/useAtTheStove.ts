@@ -2,6 +2,7 @@
 import { computed, reactive, ref, watch } from 'vue'
 import { callFor, callsAfter, probedRangeFromNow, pullRangeFromNow } from '#core/session/call'
 import { ALLOWED, atTheHeat, spentUntil, standsLeft } from '#core/session/progress'
+import { IN_THE_PAN } from '#core/session/warmUp'
 import { showClock, showDuration, shownText } from '#core/quantity/format'
 import { useClock } from '../../stores/clock'
 import { useCook, type Said } from '../../stores/cook'
@@ -83,7 +84,7 @@ export function useAtTheStove() {
   })
   const then = computed(() => {
     if (!action.value || !stand.value || !record.value) return []
-    if (state.value !== 'on the heat' && state.value !== 'lifted') return []
+    if (state.value !== 'on the heat' && state.value !== 'lifted' && state.value !== 'resting') return []
     const { pullS, pullRangeS } = record.value.planned
     const range = heard.value
       ? probedRangeFromNow(stand.value.forecast, heard.value, elapsed.value)
@@ -125,6 +126,11 @@ export function useAtTheStove() {
   /** By signs alone only what this way of cooking has. */
   function meant(kind: keyof typeof PLAINLY): boolean {
     const marks = forecast.value?.marks
+    // After the rest only what this plan still has.
+    if (state.value === 'resting' && (kind === 'lit' || kind === 'moved' || kind === 'turned')) {
+      const left = forecast.value?.afterRest.slice(progress.value?.onward.length ?? 0) ?? []
+      return kind === 'moved' ? left.length > 0 : left.some(m => IN_THE_PAN.has(m.phase))
+    }
     if (!bySigns.value || !marks) return true
     if (kind === 'edged') return marks.some(m => m.phase === 'fat edge')
     if (kind === 'moved') return marks.some(m => m.stage > 0 && m.phase !== 'fat edge')
