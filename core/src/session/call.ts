@@ -341,7 +341,7 @@ export function callsAfter(
   const { marks, pull, carve, afterRest } = forecast
   if (progress.state === 'resting') {
     const to = progress.onward.length + (action.does === 'lit' ? 0 : 1)
-    const onward = afterRest.filter((m, i) => i >= to && m.phase !== afterRest.at(i - 1)?.phase)
+    const onward = afterRest.filter((m, i) => i >= to && (i === 0 || m.phase !== afterRest[i - 1].phase))
     const carved = { what: servedCold(request) ? 'sliced' : 'carved', when: `in ${long(Math.max(0, carve.time - elapsed))}` }
     return action.does === 'carved'
       ? []

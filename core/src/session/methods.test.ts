@@ -118,6 +118,8 @@ describe('what follows the rest is called as well', () => {
     expect(does(called)).toMatch(/pulled lit moved turned carved$/)
     const [out, ring, pan, turn, carved] = called.slice(-5)
     expect(ring.says).toBe('Light the ring')
+    expect(plain(ring.then)).toBe('into the hot pan, carved')
+    expect(pan.then).toBe('carved')
     expect(pan.at - ring.at).toBeGreaterThan(120)
     expect(pan.at - out.at).toBeCloseTo(900, -1)
     expect(pan.says).toBe('Put the strip steak into the hot pan')
