@@ -120,15 +120,21 @@ describe('a cook is kept', () => {
     await request(app).delete('/api/cooks/cook-oven').expect(204)
   })
 
-  it('a table that is late, and whether it was waited for in a low oven', async () => {
+  it('a table that is late, and whether it was waited for in a low oven or flashed in the pan', async () => {
     await request(app).post('/api/cooks').send(cook('cook-late')).expect(201)
     const late = { kind: 'delayed', seconds: 1200 }
-    const events = [event('e-late-1', 1000, late), event('e-late-2', 2000, { ...late, held: true })]
+    const events = [
+      event('e-late-1', 1000, late),
+      event('e-late-2', 2000, { ...late, held: true }),
+      event('e-late-4', 2500, { ...late, flashS: 60 })
+    ]
     await request(app).post('/api/cooks/cook-late/events').send({ events }).expect(200)
     expect(((await request(app).get('/api/cooks/cook-late')).body as CookRecord).events).toEqual(events)
     for (const wrong of [
       { kind: 'turned', held: true },
-      { ...late, held: 'yes' }
+      { ...late, held: 'yes' },
+      { kind: 'turned', flashS: 60 },
+      { ...late, flashS: 3600 }
     ])
       await request(app)
         .post('/api/cooks/cook-late/events')

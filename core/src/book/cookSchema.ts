@@ -3,7 +3,7 @@
  */
 import * as yup from 'yup'
 import { CRUSTS, VERDICTS, type Outcome, type PlannedFigures, type ProbeLog } from '#core/book/record'
-import { DELAY_LIMITS_S, EVENT_KINDS, READING_LIMITS, type CookEvent } from '#core/session/events'
+import { DELAY_LIMITS_S, FLASH_LIMITS_S, EVENT_KINDS, READING_LIMITS, type CookEvent } from '#core/session/events'
 import { fromEarlier } from '#core/request/earlier'
 import { OVEN_LIMITS_C } from '#core/kit/oven'
 import type { InService } from '#core/session/inService'
@@ -80,6 +80,11 @@ const eventShape = yup
       .strict()
       .optional()
       .when('kind', { is: 'delayed', otherwise: s => s.test('none', 'Only a delay is held through.', v => v === undefined) }),
+    flashS: yup.number().when('kind', {
+      is: 'delayed',
+      then: () => figure.min(FLASH_LIMITS_S[0], 'Ten seconds at least.').max(FLASH_LIMITS_S[1], 'Five minutes at most.').optional(),
+      otherwise: s => s.test('none', 'Only a delay is followed by one.', v => v === undefined)
+    }),
     ovenC: yup.number().when('kind', {
       is: 'delayed',
       then: () => within(OVEN_LIMITS_C, '°C').optional(),

@@ -22,6 +22,8 @@ export type CookEvent = {
       readonly seconds: number
       /** Kept in a low oven meanwhile, instead of resting longer. */
       readonly held?: boolean
+      /** Rested longer and then put back in the hot pan before it is cut, each face so long, s; the delay is with it. */
+      readonly flashS?: number
       /** What the oven it is in was turned to meanwhile, °C, so that it comes out later. */
       readonly ovenC?: number
     }
@@ -46,6 +48,9 @@ export const EVENT_KINDS: readonly EventKind[] = [
 
 /** s that a table may be late by. */
 export const DELAY_LIMITS_S = [60, 3 * 3600] as const
+
+/** s a face in the hot pan, of what has gone cool while it waited. */
+export const FLASH_LIMITS_S = [10, 300] as const
 
 /** What a thermometer in meat can show, °C. */
 export const READING_LIMITS = [-5, 110] as const

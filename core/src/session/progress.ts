@@ -33,8 +33,8 @@ export interface Progress {
   /** Whether it was put back to the heat after it had been taken off for good. */
   readonly again: boolean
   readonly readings: readonly Reading[]
-  /** How much later the table was said to be: before it was laid in, and since, to rest longer or to be kept warm, s. */
-  readonly later: { readonly in: number; readonly rest: number; readonly held: number }
+  /** How much later the table was said to be: before it was laid in, and since, to rest longer or to be kept warm; and how long a face it is then flashed in the pan, s. */
+  readonly later: { readonly in: number; readonly rest: number; readonly held: number; readonly flash: number }
 }
 
 /** A ring is lit for a later stage too, and the piece stays where it is; what is done after the pull is of its rest. */
@@ -94,7 +94,8 @@ export function progressOf(events: readonly CookEvent[]): Progress {
     later: {
       in: late(at => laidAt === null || at < laidAt),
       rest: late((at, held) => laidAt !== null && at >= laidAt && !held),
-      held: late((at, held) => laidAt !== null && at >= laidAt && held)
+      held: late((at, held) => laidAt !== null && at >= laidAt && held),
+      flash: stand.reduce((most, e) => Math.max(most, e.kind === 'delayed' ? (e.flashS ?? 0) : 0), 0)
     },
     readings: stand.flatMap(e =>
       e.kind === 'reading' && laidAt !== null

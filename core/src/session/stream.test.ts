@@ -140,15 +140,24 @@ describe('a table that is late', () => {
   })
 
   it('puts off what is not in yet, and what is in rests longer', () => {
-    expect(progressOf([said('lit', 0), late(10, 600)]).later).toEqual({ in: 600, rest: 0, held: 0 })
-    expect(progressOf([said('lit', 0), late(10, 600), said('laid', 200), late(300, 300)]).later).toEqual({ in: 600, rest: 300, held: 0 })
+    expect(progressOf([said('lit', 0), late(10, 600)]).later).toEqual({ in: 600, rest: 0, held: 0, flash: 0 })
+    expect(progressOf([said('lit', 0), late(10, 600), said('laid', 200), late(300, 300)]).later).toEqual({
+      in: 600,
+      rest: 300,
+      held: 0,
+      flash: 0
+    })
     expect(progressOf([late(10, 600), { id: 'u', kind: 'undone', undoes: 'late-10', at: T0, entered: T0 }]).later).toEqual({
       in: 0,
       rest: 0,
-      held: 0
+      held: 0,
+      flash: 0
     })
     const held: CookEvent = { ...late(300, 900), kind: 'delayed', seconds: 900, held: true }
-    expect(progressOf([said('laid', 200), held, late(400, 60)]).later).toEqual({ in: 0, rest: 60, held: 900 })
+    expect(progressOf([said('laid', 200), held, late(400, 60)]).later).toEqual({ in: 0, rest: 60, held: 900, flash: 0 })
+    // Late again, it is flashed once.
+    const flashed: CookEvent = { ...late(300, 600), kind: 'delayed', seconds: 600, flashS: 60 }
+    expect(progressOf([said('laid', 200), flashed, late(400, 60)]).later).toEqual({ in: 0, rest: 660, held: 0, flash: 60 })
   })
   it('changes nothing of where it stands, and what is called next is called so much later', () => {
     const forecast = planUnderWay(method, setup, request.target.coreC, { past: [], off: false, again: false }, plan.free)

@@ -42,6 +42,7 @@ interface EventRow {
   /** 1 for kept warm meanwhile. */
   held: number | null
   oven_c: number | null
+  flash_s: number | null
   probe: string | null
 }
 
@@ -98,7 +99,8 @@ export class CookRepository {
           undoes: event.kind === 'undone' ? event.undoes : null,
           seconds: event.kind === 'delayed' ? event.seconds : null,
           held: event.kind === 'delayed' && event.held === true ? 1 : null,
-          oven_c: event.kind === 'delayed' ? (event.ovenC ?? null) : null
+          oven_c: event.kind === 'delayed' ? (event.ovenC ?? null) : null,
+          flash_s: event.kind === 'delayed' ? (event.flashS ?? null) : null
         })
       }
       return load(trx, cookId)
@@ -279,7 +281,8 @@ function eventOf(row: EventRow): CookEvent {
       kind: 'delayed',
       seconds: row.seconds ?? 0,
       ...(row.held === 1 ? { held: true } : {}),
-      ...(row.oven_c === null ? {} : { ovenC: row.oven_c })
+      ...(row.oven_c === null ? {} : { ovenC: row.oven_c }),
+      ...(row.flash_s === null ? {} : { flashS: row.flash_s })
     }
   if (row.kind === 'undone') return { id, at, entered, kind: 'undone', undoes: row.undoes ?? '' }
   return { id, at, entered, kind: row.kind } as CookEvent

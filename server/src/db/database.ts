@@ -20,6 +20,7 @@ import * as twelfth from './migrations/0012_turned_down'
 import * as thirteenth from './migrations/0013_sorted'
 import * as fourteenth from './migrations/0014_probes'
 import * as fifteenth from './migrations/0015_rehearsals'
+import * as sixteenth from './migrations/0016_flashed'
 
 const MIGRATIONS: Record<string, Knex.Migration> = {
   '0001_cooks': first,
@@ -36,7 +37,8 @@ const MIGRATIONS: Record<string, Knex.Migration> = {
   '0012_turned_down': twelfth,
   '0013_sorted': thirteenth,
   '0014_probes': fourteenth,
-  '0015_rehearsals': fifteenth
+  '0015_rehearsals': fifteenth,
+  '0016_flashed': sixteenth
 }
 
 /** Migrations are imported, not searched for on disk, so that they also run when bundled. */

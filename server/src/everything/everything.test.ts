@@ -57,7 +57,7 @@ async function fill({ app, db }: Kitchen): Promise<void> {
     event('e-lit-1', 'lit', 2001),
     event('e-laid-1', 'laid', 2400),
     event('e-read-1', 'reading', 2900, { coreC: 44.5 }),
-    event('e-late-1', 'delayed', 2950, { seconds: 1200, held: true })
+    event('e-late-1', 'delayed', 2950, { seconds: 1200, held: true, flashS: 45 })
   ]
   await request(app).post('/api/cooks/cook-two/events').send({ events }).expect(200)
   await request(app).put('/api/cooks/cook-two/outcome').send({ doneness: 'as wanted', crust: 'good', notes: 'Ömer liked it' }).expect(200)

@@ -22,7 +22,7 @@ import { outbox } from './outbox'
 export type Said =
   | { kind: 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'lifted' | 'returned' | 'pulled' | 'carved' }
   | { kind: 'reading'; coreC: number }
-  | { kind: 'delayed'; seconds: number; held?: boolean; ovenC?: number }
+  | { kind: 'delayed'; seconds: number; held?: boolean; flashS?: number; ovenC?: number }
   | { kind: 'undone'; undoes: string }
 
 type Letter = { readonly cookId: string } & (

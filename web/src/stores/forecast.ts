@@ -23,7 +23,9 @@ interface CookAt {
 export interface LaterBy {
   readonly seconds: number
   /** Kept in a low oven meanwhile; else it rests so much longer. */
-  readonly held: boolean
+  readonly held?: boolean
+  /** Put back in the hot pan at the end of it, s a face. */
+  readonly flashS?: number
 }
 
 /** @param whatIf to see what would come of that */
@@ -33,11 +35,13 @@ export function asked({ cook: { request, planned, events }, now }: CookAt, whatI
   const lastAt = laidAt === null ? null : (readings.at(-1)?.time ?? null)
   const restingS = happened.off && laidAt !== null ? Math.max(0, (now - laidAt) / 1000 - secondsOf(happened.past)) : 0
   const longer = { rest: later.rest, held: later.held }
-  if (whatIf) longer[whatIf.held ? 'held' : 'rest'] += whatIf.seconds
+  if (whatIf) longer[whatIf.held === true ? 'held' : 'rest'] += whatIf.seconds
+  const flashS = Math.max(later.flash, whatIf?.flashS ?? 0)
   const { heldS = 0, coldS = 0, rewarmS = 0 } = request.method.settings
   const restS = planned.carveS - planned.pullS - heldS - coldS - 2 * rewarmS
   return {
-    request: longer.rest + longer.held > 0 ? laterRequest(request, restS + longer.rest, heldS + longer.held) : request,
+    request:
+      longer.rest + longer.held > 0 ? laterRequest(request, restS + longer.rest, heldS + longer.held, Math.max(rewarmS, flashS)) : request,
     freeS: planned.freeS,
     happened,
     readings: readings.map(r => ({ time: r.time, celsius: r.coreC })),
@@ -50,17 +54,23 @@ export function asked({ cook: { request, planned, events }, now }: CookAt, whatI
   }
 }
 
-const laterRequest = (request: PlanRequest, restS: number, heldS: number): PlanRequest => ({
-  ...request,
-  method: {
-    ...request.method,
-    settings: {
-      ...request.method.settings,
-      rest: { kind: 'clock', seconds: Math.min(REST_LIMITS_S[1], restS) },
-      heldS: Math.min(HELD_LIMITS_S[1], heldS)
+/** The flash is of the time that was won: with it, it is cut no later. */
+function laterRequest(request: PlanRequest, restS: number, heldS: number, rewarmS: number): PlanRequest {
+  const { settings } = request.method
+  const flashed = 2 * (rewarmS - (settings.rewarmS ?? 0))
+  return {
+    ...request,
+    method: {
+      ...request.method,
+      settings: {
+        ...settings,
+        rest: { kind: 'clock', seconds: Math.min(REST_LIMITS_S[1], Math.max(0, restS - flashed)) },
+        heldS: Math.min(HELD_LIMITS_S[1], heldS),
+        ...(rewarmS > 0 ? { rewarmS } : {})
+      }
     }
   }
-})
+}
 
 const OVERDUE_EVERY_MS = 8000
 

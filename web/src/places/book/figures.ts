@@ -38,7 +38,9 @@ export function spellsOf({ request, planned }: CookRecord): readonly Mark[] {
 export function afterRestOf({ request, planned, events }: CookRecord): readonly Mark[] {
   try {
     const { method, setup } = setupOf(request)
-    const settings = { ...setup.settings, heldS: setup.settings.heldS + progressOf(events).later.held }
+    const { held, flash } = progressOf(events).later
+    const { heldS, rewarmS } = setup.settings
+    const settings = { ...setup.settings, heldS: heldS + held, rewarmS: Math.max(rewarmS, flash) }
     return marksOf(timelineOf(method, { ...setup, settings }, planned.freeS).rewarm)
   } catch (error) {
     if (error instanceof RequestError) return []

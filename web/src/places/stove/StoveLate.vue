@@ -5,10 +5,12 @@ import dayjs from 'dayjs'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { CookRecord } from '#core/book/record'
 import { HOLDING_C } from '#core/kit/air'
+import { dialsOf } from '#core/method/dials'
 import { progressOf } from '#core/session/progress'
-import { showDuration, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import { showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import type { CoolerOven, Forecast } from '#core/usecase/forecast'
 import type { Refused } from '#core/usecase/plan'
+import { useClock } from '../../stores/clock'
 import { useCook } from '../../stores/cook'
 import { asked } from '../../stores/forecast'
 import { useKit } from '../../stores/kit'
@@ -21,6 +23,7 @@ import { askEngine } from '../../workers/engine'
 
 const emit = defineEmits<{ close: [] }>()
 const cook = useCook()
+const clock = useClock()
 const stove = useStove()
 const pass = usePass()
 const units = useUnits()
@@ -41,6 +44,7 @@ const tonight = computed(() => pass.dishes.length > 0 && (pass.begun || Math.abs
 /** Late guests can be waited for on the board, or in a low oven where there is one. */
 const MEANWHILE = [
   { value: 'rest', says: 'Let it rest longer' },
+  { value: 'flash', says: 'Let it rest longer, then flash it in the hot pan' },
   { value: 'hold', says: `Keep it warm at ${degrees(HOLDING_C)}` },
   { value: 'oven', says: 'Turn its oven down' }
 ] as const
@@ -49,8 +53,20 @@ const meanwhile = ref<Meanwhile>('rest')
 const ovens = computed(() => kit.kit.ovens.length > 0)
 /** By piece that is in an oven, what that would have to be turned to. */
 const cooler = shallowRef<ReadonlyMap<string, CoolerOven>>(new Map())
-const offered = computed(() => MEANWHILE.filter(m => m.value === 'rest' || (m.value === 'hold' ? ovens.value : cooler.value.size > 0)))
-const held = computed(() => meanwhile.value === 'hold')
+/** By piece, how long a face it can be put back in a pan for before it is cut, s: a minute, where there is that much time. */
+const flashS = (of: CookRecord): number =>
+  progressOf(of.events).laidAt !== null && dialsOf(of.request.method.kind).some(d => d.key === 'rewarmS')
+    ? Math.min(FLASH_S, seconds.value / 4)
+    : 0
+const FLASH_S = 60
+const OFFERED: Record<Meanwhile, () => boolean> = {
+  rest: () => true,
+  // What is true of a rehearsed piece does not go back into the pan.
+  flash: () => clock.rehearsing === null && open.value.some(c => flashS(c) > 0),
+  hold: () => ovens.value,
+  oven: () => cooler.value.size > 0
+}
+const offered = computed(() => MEANWHILE.filter(m => OFFERED[m.value]()))
 
 interface Cost {
   readonly id: string
@@ -110,7 +126,8 @@ async function costOf(of: CookRecord, longer: number, way: Meanwhile): Promise<C
       plan.carve.core
     )
   }
-  const question = asked({ cook: of, now: stove.now }, { seconds: longer, held: way === 'hold' })
+  const flashed = way === 'flash' ? flashS(of) : 0
+  const question = asked({ cook: of, now: stove.now }, { seconds: longer, held: way === 'hold', flashS: flashed })
   const answer = await askEngine(async engine => (await engine.forecast(question)) as Forecast | Refused)
   if ('refused' in answer || !now) return cost('waits longer; what that costs could not be worked out.')
   const cutC = answer.plan.carve.core
@@ -123,6 +140,14 @@ async function costOf(of: CookRecord, longer: number, way: Meanwhile): Promise<C
       `comes off as planned, rests, and goes under foil into an oven at ${degrees(HOLDING_C)} for ${long(longer)}: ${middle}; its crust goes soft.`,
       cutC
     )
+  if (flashed > 0) {
+    const wider = Math.max(...answer.plan.section.greyMm) - Math.max(...now.section.greyMm)
+    const grey = wider < 0.3 ? 'no more of it grey' : `its grey edge ${shownText(showLength(wider, units.system, true))} wider`
+    return cost(
+      `comes off as planned, rests ${long(longer - 2 * flashed)} longer, and goes ${long(flashed)} a face into the hot pan before it is cut: ${middle}; hot and crisp outside, ${grey}.`,
+      cutC
+    )
+  }
   const mend = less > NOTICED_K ? ' A minute a face in a hot pan before it is cut warms the outside; a hot plate does the rest.' : ''
   return cost(`comes off as planned and rests ${long(longer)} longer: ${middle}; its crust softens.${mend}`, cutC)
 }
@@ -130,9 +155,16 @@ async function costOf(of: CookRecord, longer: number, way: Meanwhile): Promise<C
 function take(): void {
   const before = pass.ticket.serveAt
   const turned = meanwhile.value === 'oven' ? cooler.value : new Map<string, CoolerOven>()
-  const rest = open.value.map(c => c.id).filter(id => !turned.has(id))
+  const rest = open.value.filter(c => !turned.has(c.id))
+  const flashed = meanwhile.value === 'flash' ? rest.filter(c => flashS(c) > 0) : []
+  const late = { kind: 'delayed', seconds: seconds.value, ...(meanwhile.value === 'hold' ? { held: true } : {}) } as const
   const said = [
-    cook.say({ kind: 'delayed', seconds: seconds.value, ...(held.value ? { held: true } : {}) }, stove.now, rest),
+    ...flashed.map(c => cook.say({ ...late, flashS: flashS(c) }, stove.now, [c.id])),
+    cook.say(
+      late,
+      stove.now,
+      rest.filter(c => !flashed.includes(c)).map(c => c.id)
+    ),
     ...[...turned].map(([id, { ovenC }]) => cook.say({ kind: 'delayed', seconds: seconds.value, ovenC }, stove.now, [id]))
   ]
   if (tonight.value) pass.change({ serveAt: dayjs(before).add(seconds.value, 'second').format(MOMENT) })

@@ -2,51 +2,22 @@
 /** The stove mounted, with the real engine behind it: one cook by keys and buttons, in the pan and by other methods. */
 import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { Piece } from '#core/meat/piece'
-import type { Settings } from '#core/method/dials'
-import type { MethodKind } from '#core/method/methods'
 import { asked, planned } from '#core/plan/planned.fixture'
 import { preheatsOf } from '#core/session/warmUp'
 import { mounted } from '../../mounted/mount.fixture'
-import { button, emptyBrowser, press, tones, type } from '../../mounted/page.fixture'
+import { button, press, tones, type } from '../../mounted/page.fixture'
 import { router } from '../../router'
 import { useCook } from '../../stores/cook'
 import { useKit } from '../../stores/kit'
 import { useStove } from '../../stores/stove'
 import { useUnits } from '../../stores/units'
+import { byHand, events, headline, lit, reckoned, wait } from './stove.fixture'
 import StovePlace from './StovePlace.vue'
 
 vi.mock('comlink', () => import('../../mounted/comlink.fixture'))
 
-beforeEach(() => {
-  emptyBrowser()
-  vi.useFakeTimers({ toFake: ['Date', 'setInterval', 'clearInterval'] })
-})
+beforeEach(byHand)
 afterEach(() => vi.useRealTimers())
-
-const events = (): readonly string[] => useCook().cook!.events.map(e => e.kind)
-const headline = (page: VueWrapper): string => page.find('h1').text()
-/** Until the forecast stands for what was last said. */
-const reckoned = (page: VueWrapper): Promise<unknown> =>
-  vi.waitFor(
-    () => {
-      if (page.text().includes('eckoning…')) throw new Error('reckoning')
-    },
-    { timeout: 20_000, interval: 20 }
-  )
-async function wait(seconds: number): Promise<void> {
-  vi.advanceTimersByTime(seconds * 1000)
-  await flushPromises()
-}
-
-async function lit(kind: MethodKind = 'pan sear', ...as: [Settings?, Partial<Piece>?]): Promise<VueWrapper> {
-  const { request, plan } = planned(asked(kind, ...as))
-  const { first: preheatS } = preheatsOf(request, plan.marks)
-  useCook().begin(`By ${kind}`, { request, plan, preheatS }, null)
-  const page = await mounted(StovePlace)
-  await reckoned(page)
-  return page
-}
 
 describe('with nothing on it', () => {
   it('says where a plan is made', async () => {
@@ -378,96 +349,5 @@ describe('left and found again', () => {
     await flushPromises()
     expect(events().slice(-2)).toEqual(['pulled', 'carved'])
     expect(headline(page)).toMatch(/carved$/)
-  })
-})
-
-describe('guests who are late', () => {
-  it('are told what it costs before it is done: rested longer it is cooler, and undone it is as it was', async () => {
-    const page = await lit()
-    await press(' ')
-    await wait(200)
-    await press(' ')
-    await reckoned(page)
-    const carveAt = (): number => useStove().forecasts.get(useCook().cook!.id)!.forecast.value!.carve.time
-    const before = carveAt()
-    await press('g')
-    button(page, '20 min late').click()
-    await vi.waitFor(
-      () =>
-        expect(page.find('.late').text()).toMatch(
-          /comes off as planned and rests 20\smin longer: \d+.°C in the middle when it is cut, \d+.°C cooler/
-        ),
-      { timeout: 20_000 }
-    )
-    expect(events().at(-1)).toBe('laid')
-    button(page, 'Do that').click()
-    await flushPromises()
-    expect(useCook().cook!.events.at(-1)).toMatchObject({ kind: 'delayed', seconds: 1200 })
-    await reckoned(page)
-    expect(carveAt() - before).toBeCloseTo(1200, -1)
-    await press('u')
-    await reckoned(page)
-    expect(carveAt()).toBeCloseTo(before, 0)
-  })
-
-  it('may turn the oven down that it is in: later, as done, and taken back in one', async () => {
-    const piece = { cutId: 'ribeye', form: 'roast' as const, weightG: 1500, thicknessMm: 90, widthMm: 95, lengthMm: 190 }
-    const page = await lit('roast', { ovenC: 150, searS: 0 }, piece)
-    await press(' ')
-    await wait(900)
-    await press(' ')
-    await reckoned(page)
-    await wait(1500)
-    await reckoned(page)
-    const forecast = () => useStove().forecasts.get(useCook().cook!.id)!.forecast.value!
-    const before = forecast()
-    await press('g')
-    button(page, '20 min late').click()
-    await vi.waitFor(() => expect(page.find('.late').text()).toContain('Turn its oven down'), { timeout: 30_000 })
-    await page.findAll('.late input[type=radio]').at(-1)!.setValue(true)
-    expect(page.find('.late').text()).toMatch(/its oven goes to \d+\s°C now: it comes out at \d+\s°C, and is cut .* later/)
-    button(page, 'Do that').click()
-    await flushPromises()
-    const said = useCook().cook!.events.at(-1)!
-    expect(said).toMatchObject({ kind: 'delayed', seconds: 1200 })
-    expect(said.kind === 'delayed' && said.ovenC! < 150).toBe(true)
-    await reckoned(page)
-    expect(forecast().carve.time - before.carve.time).toBeGreaterThan(10 * 60)
-    expect(Math.abs(forecast().peak.core - before.peak.core)).toBeLessThan(1.5)
-    await press('u')
-    await reckoned(page)
-    expect(forecast().carve.time).toBeCloseTo(before.carve.time, -1)
-  })
-
-  it('may keep it warm instead: warmer when it is cut than on the board, said before it is done, and taken back in one', async () => {
-    const page = await lit()
-    await press(' ')
-    await wait(200)
-    await press(' ')
-    await reckoned(page)
-    await press('g')
-    button(page, '20 min late').click()
-    const cut = (): number[] =>
-      [
-        ...page
-          .find('.late')
-          .text()
-          .matchAll(/: cut at (\d+)/g)
-      ].map(m => Number(m[1]))
-    await vi.waitFor(() => expect(cut()).toHaveLength(2), { timeout: 20_000 })
-    const [onTheBoard, inTheOven] = cut()
-    expect(inTheOven - onTheBoard).toBeGreaterThan(4)
-    await page.findAll('.late input[type=radio]')[1].setValue(true)
-    expect(page.find('.late').text()).toMatch(/under foil into an oven at 60\s°C for 20\smin: \d+/)
-    button(page, 'Do that').click()
-    await flushPromises()
-    expect(useCook().cook!.events.at(-1)).toMatchObject({ kind: 'delayed', seconds: 1200, held: true })
-    await reckoned(page)
-    const forecast = useStove().forecasts.get(useCook().cook!.id)!.forecast.value!
-    expect(forecast.phases.at(-1)).toMatchObject({ phase: 'hold' })
-    expect(Math.round(forecast.carve.core)).toBe(inTheOven)
-    await press('u')
-    await reckoned(page)
-    expect(useStove().forecasts.get(useCook().cook!.id)!.forecast.value!.phases.at(-1)).toMatchObject({ phase: 'rest' })
   })
 })
