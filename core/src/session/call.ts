@@ -119,10 +119,16 @@ const degreesIn =
     celsius === undefined ? '' : shownText(showTemperature(celsius, system))
 const long = (seconds: number): string => shownText(showDuration(seconds))
 
+/** As it was set, and what was said of the table since. */
+function setNow({ request, progress: { later } }: Stand): Set {
+  const set = settingsOf(request) as Set
+  return { ...set, heldS: (set.heldS ?? 0) + later.held, rewarmS: Math.max(set.rewarmS ?? 0, later.flash) }
+}
+
 export function callFor(action: NextAction, stand: Stand, system: UnitSystem): Call {
   const { progress, forecast, request } = stand
   const { marks } = forecast
-  const set = settingsOf(request) as Set
+  const set = setNow(stand)
   const piece = stand.called ? `the ${stand.called}` : pieceInWords(request)
   const here = marks[Math.min(progress.moves, marks.length - 1)]
   const next = marks.at(progress.moves + 1) ?? here

@@ -146,6 +146,17 @@ describe('what follows the rest is called as well', () => {
     expect(next([...late, at(pull + 830, 'turned')])).toEqual({ does: 'carved', due: T0 + (pull + 870) * 1000 })
     expect(progressOf(late)).toMatchObject({ state: 'resting', turns: 0, moves: 0, onward: [T0 + (pull + 780) * 1000] })
     expect(spentUntil(late, Infinity)).toEqual(spentUntil(off, Infinity))
+    // Said of the table when it was on already, it is told as what was set.
+    const flashed: CookEvent = { id: 'd', kind: 'delayed', seconds: 600, flashS: 50, at: T0 + 1000, entered: T0 + 1000 }
+    const asSaid = [at(0, 'laid'), flashed, at(pull, 'pulled'), at(pull + 300, 'lit')]
+    const { request: plainly } = planned(asked('pan sear'))
+    const forecast = planUnderWay(method, setup, request.target.coreC, happenedUntil(asSaid, T0 + (pull + 301) * 1000), plan.free)
+    const stand = {
+      request: { ...plainly, target: { ...plainly.target, coreC: forecast.peak.core } },
+      progress: progressOf(asSaid),
+      forecast
+    }
+    expect(plain(callFor({ does: 'moved', due: null }, stand, 'metric').advice)).toMatch(/^50 s a face/)
     // Put back to the heat for good, it stands where it stood.
     const back = [...late, at(pull + 900, 'returned')]
     expect(progressOf(back)).toMatchObject({ state: 'on the heat', moves: 0, onward: [] })

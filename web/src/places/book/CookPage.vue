@@ -159,7 +159,7 @@ const log = computed(() => {
   const events = standing(record.value?.events ?? [])
   const stages = spells.value.map(s => s.name)
   const panOnly = spells.value.every(s => s.phase === 'sear' || s.phase === 'fat edge')
-  const rested = (record.value ? afterRestOf(record.value) : []).map(m => m.name)
+  const rested = (record.value ? afterRestOf(record.value) : []).map(m => (m.phase === 'rewarm' ? 'back in the hot pan' : m.name))
   let stage = 0
   let onward: number | null = null
   /** By a method of several places: which it went to. */

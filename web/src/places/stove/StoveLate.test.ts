@@ -80,7 +80,7 @@ describe('guests who are late', () => {
     const before = forecast()
     await press('g')
     button(page, '10 min late').click()
-    await vi.waitFor(() => expect(page.find('.late').text()).toContain('then flash it in the hot pan: cut at'), { timeout: 20_000 })
+    await vi.waitFor(() => expect(page.find('.late').text()).toContain('Rest it, then flash it hot: cut at'), { timeout: 20_000 })
     await page.findAll('.late input[type=radio]')[1].setValue(true)
     expect(page.find('.late').text()).toMatch(/rests 8\smin longer, and goes 60\ss a face into the hot pan before it is cut: \d+/)
     expect(page.find('.late').text()).toMatch(/hot and crisp outside, (no more of it grey|its grey edge \d(\.\d)?\smm wider)/)

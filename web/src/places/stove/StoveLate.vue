@@ -44,7 +44,7 @@ const tonight = computed(() => pass.dishes.length > 0 && (pass.begun || Math.abs
 /** Late guests can be waited for on the board, or in a low oven where there is one. */
 const MEANWHILE = [
   { value: 'rest', says: 'Let it rest longer' },
-  { value: 'flash', says: 'Let it rest longer, then flash it in the hot pan' },
+  { value: 'flash', says: 'Rest it, then flash it hot' },
   { value: 'hold', says: `Keep it warm at ${degrees(HOLDING_C)}` },
   { value: 'oven', says: 'Turn its oven down' }
 ] as const
