@@ -23,6 +23,8 @@ import { HouseRepository } from './house/repository'
 import { houseRoutes, pairedOnly } from './house/routes'
 import { KitRepository } from './kit/repository'
 import { kitRoutes } from './kit/routes'
+import { DrillRepository } from './drills/repository'
+import { drillRoutes } from './drills/routes'
 import { PacketRepository } from './packets/repository'
 import { packetRoutes } from './packets/routes'
 import { Probes } from './probes/probes'
@@ -116,6 +118,7 @@ export function createApp({ db, log, pages, lan = null, requestsAMinute = REQUES
   api.use('/everything', everythingRoutes(new EverythingRepository(db), changes))
   api.use('/probes', probeRoutes(new Probes(db, cooks), cooks, changes))
   api.use('/rehearsals', rehearsalRoutes(new Rehearsals(db, cooks), changes))
+  api.use('/drills', drillRoutes(new DrillRepository(db)))
   api.use('/print', printRoutes())
   api.use(notFound)
   app.use('/api', api)

@@ -38,6 +38,7 @@ export const DOORS: readonly [method: 'post' | 'put', path: string, fine: object
   ['post', '/api/services/service-1/events', { events: [{ id: 'said-1', at: 1, kind: 'ticket', ticket: TICKET }] }],
   ['post', '/api/rehearsals', { id: 'rehearsal-1', exercise: null }],
   ['put', '/api/rehearsals/rehearsal-1/speed', { speed: 5 }],
+  ['put', '/api/drills/drilled-1', { id: 'drilled-1', kind: 'climb', right: 4, at: 1 }],
   ['post', '/api/probes/grey/readings', { name: 'Grey', readings: [{ at: 1, celsius: 20 }] }],
   ['put', '/api/probes/grey/place', { cook: null, tip: 'middle' }],
   ['post', '/api/print/call-sheet', { title: 'x', subtitle: '', lines: [], schedule: [], cautions: [], paper: 'A4' }],

@@ -12,7 +12,7 @@ import type { Recipe } from '#core/service/recipe'
 import type { ServiceEvent } from '#core/service/record'
 import type { Packet } from '#core/shop/larder'
 import { parsePacket } from '#core/shop/schema'
-import { parseScore, type Score } from '#core/rehearsal/schema'
+import { parseDrillDone, parseScore, type DrillDone, type Score } from '#core/rehearsal/schema'
 import { parsePlacedProbe, type PlacedProbe } from './probeSchema'
 import { parseRecipe } from './recipeSchema'
 import { parseServiceEvents, parseServiceId } from './serviceSchema'
@@ -31,6 +31,8 @@ export interface Everything {
   readonly probes: readonly PlacedProbe[]
   /** What exercises came to. */
   readonly scores: readonly Score[]
+  /** How each drill went, each time. */
+  readonly drills: readonly DrillDone[]
 }
 /** How many of each were not there yet. */
 export interface TakenIn {
@@ -41,8 +43,9 @@ export interface TakenIn {
   readonly kit: number
   readonly probes: number
   readonly scores: number
+  readonly drills: number
 }
-export const NOTHING_TAKEN: TakenIn = { cooks: 0, services: 0, packets: 0, recipes: 0, kit: 0, probes: 0, scores: 0 }
+export const NOTHING_TAKEN: TakenIn = { cooks: 0, services: 0, packets: 0, recipes: 0, kit: 0, probes: 0, scores: 0, drills: 0 }
 
 export const EVERYTHING_FORMAT = 'macellaio kitchen'
 export const EVERYTHING_VERSION = 1
@@ -58,7 +61,8 @@ const partShape = yup
     recipes: parts,
     kit: yup.mixed().nullable().default(null),
     probes: parts,
-    scores: parts
+    scores: parts,
+    drills: parts
   })
   .noUnknown()
   .required('This is missing.')
@@ -100,7 +104,8 @@ export function parseEverything(input: unknown): Everything {
     recipes: each('recipes', parseRecipe),
     kit: given.kit === null ? null : at('kit', () => parseKit(given.kit)),
     probes: each('probes', parsePlacedProbe),
-    scores: each('scores', parseScore)
+    scores: each('scores', parseScore),
+    drills: each('drills', parseDrillDone)
   }
 }
 
@@ -112,7 +117,7 @@ const PART_BYTES = 150_000
  * @throws InvalidInputError where it is no such file
  */
 export function partsOf(file: unknown): Partial<Everything>[] {
-  const { cooks, services, packets, recipes, kit, probes, scores } = validate(
+  const { cooks, services, packets, recipes, kit, probes, scores, drills } = validate(
     yup
       .object({
         format: yup
@@ -133,13 +138,14 @@ export function partsOf(file: unknown): Partial<Everything>[] {
         kit: yup.mixed().nullable().default(null),
         // Older files have none.
         probes: yup.array().ensure(),
-        scores: yup.array().ensure()
+        scores: yup.array().ensure(),
+        drills: yup.array().ensure()
       })
       .noUnknown(),
     file
   )
   // Recipes and services first: what is cooked belongs to them; and a thermometer is in what is cooked.
-  const lists = { recipes, services: inStretches(services ?? []), packets, cooks: inStretches(cooks ?? []), probes, scores }
+  const lists = { recipes, services: inStretches(services ?? []), packets, cooks: inStretches(cooks ?? []), probes, scores, drills }
   const told = Object.entries(lists).flatMap(([key, all]) => inParts(all ?? []).map(some => ({ [key]: some }) as Partial<Everything>))
   return kit === null ? told : [{ kit: kit as Kit }, ...told]
 }

@@ -21,6 +21,7 @@ import * as thirteenth from './migrations/0013_sorted'
 import * as fourteenth from './migrations/0014_probes'
 import * as fifteenth from './migrations/0015_rehearsals'
 import * as sixteenth from './migrations/0016_flashed'
+import * as seventeenth from './migrations/0017_drills'
 
 const MIGRATIONS: Record<string, Knex.Migration> = {
   '0001_cooks': first,
@@ -38,7 +39,8 @@ const MIGRATIONS: Record<string, Knex.Migration> = {
   '0013_sorted': thirteenth,
   '0014_probes': fourteenth,
   '0015_rehearsals': fifteenth,
-  '0016_flashed': sixteenth
+  '0016_flashed': sixteenth,
+  '0017_drills': seventeenth
 }
 
 /** Migrations are imported, not searched for on disk, so that they also run when bundled. */

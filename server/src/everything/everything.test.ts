@@ -79,6 +79,7 @@ async function fill({ app, db }: Kitchen): Promise<void> {
     .send({ name: 'Grey one', readings: [{ celsius: 20 }] })
     .expect(202)
   await request(app).put('/api/probes/grey/place').send({ cook: 'cook-two', tip: 'middle' }).expect(200)
+  await request(app).put('/api/drills/drilled-1').send({ id: 'drilled-1', kind: 'climb', right: 4, at: 5000 }).expect(201)
   const played = { exercise: 'thin-steak', seed: 7, created_at: 4000, clock_at: 4000, clock_since: 4000, speed: 1 }
   await db('rehearsals').insert([
     { ...played, id: 'rehearsal-done', points: 87 },
@@ -93,7 +94,7 @@ async function bring({ app }: Kitchen, file: unknown): Promise<TakenIn[]> {
   return taken
 }
 const sum = (taken: readonly TakenIn[]): number =>
-  taken.reduce((all, t) => all + t.cooks + t.services + t.packets + t.recipes + t.kit + t.probes + t.scores, 0)
+  taken.reduce((all, t) => all + t.cooks + t.services + t.packets + t.recipes + t.kit + t.probes + t.scores + t.drills, 0)
 const contents = ({ savedAt: _, ...rest }: Record<string, unknown>): Record<string, unknown> => rest
 
 describe('everything', () => {
@@ -113,7 +114,7 @@ describe('everything', () => {
     })
     expect((file['cooks'] as { id: string }[]).map(c => c.id)).toEqual(['cook-one', 'cook-two'])
     const empty = await aKitchen()
-    expect(sum(await bring(empty, file))).toBe(2 + 1 + 1 + 1 + 1 + 1 + 1)
+    expect(sum(await bring(empty, file))).toBe(2 + 1 + 1 + 1 + 1 + 1 + 1 + 1)
     expect(contents(await saved(empty))).toEqual(contents(file))
     expect(sum(await bring(empty, file))).toBe(0)
     expect(contents(await saved(empty))).toEqual(contents(file))
@@ -141,7 +142,7 @@ describe('everything', () => {
     await request(other.app).put('/api/packets/packet-1').send(packet).expect(201)
     await request(other.app).delete('/api/packets/packet-1').expect(204)
     const taken = await bring(other, await saved(full))
-    expect(sum(taken)).toBe(1 + 1 + 1 + 1)
+    expect(sum(taken)).toBe(1 + 1 + 1 + 1 + 1)
     const now = await saved(other)
     expect(now).toMatchObject({ recipes: [{ name: 'Ours' }], packets: [] })
     expect((now['cooks'] as { title: string }[])[0].title).toBe('Renamed here')
@@ -196,6 +197,7 @@ describe('everything', () => {
       { scores: [{ id: 'r-1234567', exercise: 'thin-steak', createdAt: 1, points: 101 }] },
       'scores[0].points'
     ],
+    ['a drill that is none', { drills: [{ id: 'drilled-9', kind: 'moon', right: 1, at: 1 }] }, 'drills[0].kind'],
     ['a key that is none', { wishes: [] }, 'wishes']
   ])('%s is refused with its key, and nothing of that part comes in', async (_, part, key) => {
     const kitchen = await aKitchen()
@@ -208,7 +210,8 @@ describe('everything', () => {
       recipes: [],
       kit: null,
       probes: [],
-      scores: []
+      scores: [],
+      drills: []
     })
   })
   it('another file is told apart in words', () => {

@@ -3,6 +3,7 @@ import type { Knex } from 'knex'
 import { NOTHING_TAKEN, type Everything, type SavedService, type TakenIn } from '#core/formats/everythingSchema'
 import type { CookRecord } from '#core/book/record'
 import { CookRepository } from '#server/cooks/repository'
+import { DrillRepository } from '#server/drills/repository'
 import { KitRepository } from '#server/kit/repository'
 import { PacketRepository } from '#server/packets/repository'
 import { Probes } from '#server/probes/probes'
@@ -18,6 +19,7 @@ export class EverythingRepository {
   private readonly kits: KitRepository
   private readonly probes: Probes
   private readonly rehearsals: Rehearsals
+  private readonly drills: DrillRepository
 
   constructor(private readonly db: Knex) {
     this.cooks = new CookRepository(db)
@@ -27,6 +29,7 @@ export class EverythingRepository {
     this.kits = new KitRepository(db)
     this.probes = new Probes(db, this.cooks)
     this.rehearsals = new Rehearsals(db, this.cooks)
+    this.drills = new DrillRepository(db)
   }
 
   /** Some at a time, the oldest first: a Book of years is no one string. */
@@ -44,8 +47,8 @@ export class EverythingRepository {
   }
   async rest(): Promise<Omit<Everything, 'cooks' | 'services'>> {
     const [packets, recipes, kit] = await Promise.all([this.packets.list(), this.recipes.list(), this.kits.get()])
-    const [probes, scores] = await Promise.all([this.probes.placed(), this.rehearsals.scores()])
-    return { packets, recipes, kit, probes, scores }
+    const [probes, scores, drills] = await Promise.all([this.probes.placed(), this.rehearsals.scores(), this.drills.list()])
+    return { packets, recipes, kit, probes, scores, drills }
   }
 
   /** All of it or nothing. */
@@ -53,7 +56,7 @@ export class EverythingRepository {
     return this.db.transaction(trx => new EverythingRepository(trx).take(all, now))
   }
 
-  private async take({ cooks, services, packets, recipes, kit, probes, scores }: Everything, now: number): Promise<TakenIn> {
+  private async take({ cooks, services, packets, recipes, kit, probes, scores, drills }: Everything, now: number): Promise<TakenIn> {
     const taken = { ...NOTHING_TAKEN }
     for (const recipe of recipes)
       if (!(await known(this.db, 'recipes', recipe.id))) {
@@ -83,6 +86,7 @@ export class EverythingRepository {
     }
     for (const probe of probes) if (await this.probes.know(probe)) taken.probes += 1
     for (const score of scores) if (await this.rehearsals.keepScore(score)) taken.scores += 1
+    for (const done of drills) if (await this.drills.add(done)) taken.drills += 1
     return taken
   }
 }

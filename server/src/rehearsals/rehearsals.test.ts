@@ -138,6 +138,19 @@ describe('a rehearsal', () => {
     expect(JSON.stringify((await request(app).get('/api/everything')).body)).not.toContain('cook-rehearsed')
   })
 
+  it('how a drill went is told once, and known at every screen', async () => {
+    const done = (n: number, at: number): object => ({ id: `drilled-${n}`, kind: 'climb', right: n, at })
+    await request(app).put('/api/drills/drilled-4').send(done(4, 2000)).expect(201)
+    await request(app).put('/api/drills/drilled-1').send(done(1, 1000)).expect(201)
+    await request(app)
+      .put('/api/drills/drilled-4')
+      .send({ ...done(4, 2000), right: 5 })
+      .expect(200)
+    expect((await request(app).get('/api/drills')).body).toEqual({ drills: [done(1, 1000), done(4, 2000)] })
+    await request(app).put('/api/drills/drilled-7').send(done(7, 1)).expect(422)
+    await request(app).put('/api/drills/drilled-2').send(done(3, 1)).expect(422)
+  })
+
   it('one pan is one pan: the second piece meets it as the first one has it', async () => {
     await begin('two-donenesses').expect(201)
     await light('cook-first')

@@ -9,6 +9,7 @@ import type { PrintedSheet } from '#core/formats/sheetSchema'
 import type { Kit } from '#core/kit/kit'
 import type { CutOpen } from '#core/rehearsal/cutOpen'
 import type { Rehearsal, RehearsalSummary } from '#core/rehearsal/record'
+import type { DrillDone } from '#core/rehearsal/schema'
 import type { Packet } from '#core/shop/larder'
 import type { Recipe } from '#core/service/recipe'
 import type { Order } from '#core/shop/orderSlip'
@@ -116,6 +117,8 @@ export const api = {
   placeProbe: (id: string, cook: string | null, tip: Tip): Promise<Probe> =>
     ask('PUT', `/probes/${encodeURIComponent(id)}/place`, { cook, tip }),
   forgetProbe: (id: string): Promise<void> => ask('DELETE', `/probes/${encodeURIComponent(id)}`),
+  drills: (): Promise<{ drills: DrillDone[] }> => ask('GET', '/drills'),
+  drilled: (done: DrillDone): Promise<DrillDone> => ask('PUT', `/drills/${encodeURIComponent(done.id)}`, done),
   rehearsals: (): Promise<{ rehearsals: RehearsalSummary[]; best: Readonly<Record<string, number>> }> => ask('GET', '/rehearsals'),
   beginRehearsal: (id: string, exercise: string | null): Promise<Rehearsal> => ask('POST', '/rehearsals', { id, exercise }),
   rehearsal: (id: string): Promise<Rehearsal> => ask('GET', rehearsalPath(id)),

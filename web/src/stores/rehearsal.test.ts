@@ -6,7 +6,8 @@ import type { Rehearsal } from '#core/rehearsal/record'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { timeAt, useClock } from './clock'
 import { useCook } from './cook'
-import { A_MINUTE, useDrills } from './drills'
+import { A_MINUTE } from '#core/rehearsal/schema'
+import { useDrills } from './drills'
 import { freshEach, reload, settle, there } from './fresh.fixture'
 import { useRehearsal } from './rehearsal'
 
@@ -213,6 +214,41 @@ describe('the drills', () => {
     const due = drills.dueAt('climb')
     reload()
     expect(useDrills().dueAt('climb')).toEqual(due)
+  })
+
+  it('go on from what an earlier version kept in this browser, and from what was done at another screen', async () => {
+    const now = Date.now()
+    const card = {
+      due: new Date(now + 9 * DAY),
+      stability: 9,
+      difficulty: 4,
+      elapsed_days: 0,
+      scheduled_days: 9,
+      learning_steps: 0,
+      reps: 2,
+      lapses: 0,
+      state: 2
+    }
+    localStorage.setItem('macellaio.drills', JSON.stringify({ climb: { ...card, last_review: new Date(now) } }))
+    expect(inDays(useDrills().dueAt('climb')!)).toBe(9)
+    vi.setSystemTime(now + 9 * DAY)
+    expect(inDays(useDrills().done('climb', A_MINUTE))).toBeGreaterThan(9)
+    reload()
+    await settle()
+    const told = there.sent.filter(s => s.method === 'PUT')
+    expect(told.map(s => s.body)).toMatchObject([{ kind: 'climb', right: 5 }])
+    const elsewhere = { id: 'drilled-elsewhere', kind: 'grain', right: 5, at: Date.now() }
+    vi.stubGlobal('fetch', () => Promise.resolve(new Response(JSON.stringify({ drills: [told[0].body, elsewhere] }))))
+    const drills = useDrills()
+    const due = drills.dueAt('climb')
+    expect(drills.isDue('grain')).toBe(true)
+    await drills.load()
+    expect(drills.isDue('grain')).toBe(false)
+    expect(drills.dueAt('climb')).toEqual(due)
+    // With the server gone what is known stays known.
+    vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no route')))
+    await drills.load()
+    expect(drills.isDue('grain')).toBe(false)
   })
 
   it('what cannot be read back is asked as if it were new', () => {

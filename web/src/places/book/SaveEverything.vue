@@ -20,7 +20,8 @@ const WORDS: readonly (readonly [keyof TakenIn, one: string, many: string])[] = 
   ['recipes', 'recipe', 'recipes'],
   ['kit', 'kit', 'kits'],
   ['probes', 'thermometer', 'thermometers'],
-  ['scores', 'result of an exercise', 'results of exercises']
+  ['scores', 'result of an exercise', 'results of exercises'],
+  ['drills', 'drill gone through', 'drills gone through']
 ]
 function inWords(taken: TakenIn): string {
   const news = WORDS.flatMap(([key, one, many]) => (taken[key] === 0 ? [] : [`${taken[key]} ${taken[key] === 1 ? one : many}`]))

@@ -2,16 +2,18 @@
 /** Small drills, a minute each, that come again after days: as many as the better it goes. */
 import dayjs from 'dayjs'
 import { Button as AButton, Progress as AProgress, Skeleton as ASkeleton } from 'ant-design-vue'
-import { computed, onScopeDispose, ref, shallowRef } from 'vue'
+import { computed, onMounted, onScopeDispose, ref, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import { DRILLS, draw, questionOf, type DrillKind, type Question } from '#core/rehearsal/drills'
 import type { PlanAnswer } from '#core/usecase/plan'
-import { A_MINUTE, useDrills } from '../../stores/drills'
+import { A_MINUTE } from '#core/rehearsal/schema'
+import { useDrills } from '../../stores/drills'
 import { useUnits } from '../../stores/units'
 import { startEngine, type EngineWorker } from '../../workers/engine'
 import DrillDrawing from './DrillDrawing.vue'
 
 const drills = useDrills()
+onMounted(() => void drills.load())
 const units = useUnits()
 
 const NAMES: Record<DrillKind, { readonly name: string; readonly says: string }> = {
