@@ -142,7 +142,7 @@ test('a rump cap in a bath by the clock, half of it kept for another day', async
   await expect(page.locator('.keep')).toContainText('ice and water for', { timeout: 60_000 })
   await page.getByRole('button', { name: /^Write (it|them) in the larder/ }).click()
   await visit(page, `${app.url}/larder`)
-  await expect(page.getByText('“cooked to 57', { exact: false })).toBeVisible()
+  await expect(page.getByText(/cooked to 57\s°C: sliced cold/)).toBeVisible()
 })
 
 test('a round in a pot without a machine: mixed, falling, topped up', async ({ page }) => {

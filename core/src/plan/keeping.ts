@@ -13,8 +13,6 @@ import type { Plan } from './plan'
 
 /** Cold enough to be kept, °C. */
 export const COLD_C = 5
-/** Days in a cold fridge, sealed; the usual cautious figure for cooked meat (common practice, no source). */
-export const KEEPS_DAYS = 3
 
 export interface Kept {
   readonly inIceS: number

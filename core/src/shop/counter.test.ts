@@ -6,9 +6,10 @@ import { costOf } from './cost'
 import { isTender } from '#core/meat/cut'
 import { CUTS, cutById } from '#core/meat/cuts'
 import { candidatesFor, nextQuestion } from './identify'
-import { inOrder, keepingOf, thawedAt, type Packet } from './larder'
+import { inOrder, isCooked, keepingOf, thawedAt, type Packet } from './larder'
 import { weightFromSize } from '#core/meat/piece'
 import { orderFor, slipOf, slipText } from './orderSlip'
+import { parsePacket } from './schema'
 import { equalPortions, grainInWhole, portionsAt, slicesOf, ribsOf, usualMuscle } from '#core/meat/portion'
 
 const cut = (id: string) => cutById(id)!
@@ -280,6 +281,17 @@ describe('the larder', () => {
     expect(keepingOf({ ...PACKET, wrap: 'vacuum', useBy: 20 * DAY }, 0).until).toBe(20 * DAY)
     expect(keepingOf({ ...PACKET, wrap: 'open', useBy: 20 * DAY }, 0).until).toBe(3 * DAY)
     expect(keepingOf({ ...PACKET, place: 'freezer' }, 0).until).toBeGreaterThan(200 * DAY)
+  })
+
+  it('cooked and chilled it keeps three days however it is packed; so do what it came to, checked at the edge', () => {
+    expect(keepingOf({ ...PACKET, wrap: 'vacuum' }, 0).until).toBe(10 * DAY)
+    const cooked = { ...PACKET, wrap: 'vacuum' as const, cookedC: 54 }
+    expect(keepingOf(cooked, 0)).toMatchObject({ until: 3 * DAY, why: expect.stringMatching(/^cooked and chilled/) as string })
+    expect(isCooked(cooked)).toBe(true)
+    expect([{ ...PACKET }, { ...PACKET, cookedC: null }].some(isCooked)).toBe(false)
+    expect(parsePacket({ ...cooked, id: 'packet-1' })).toMatchObject({ cookedC: 54 })
+    expect(parsePacket({ ...PACKET, id: 'packet-1' })).not.toHaveProperty('cookedC')
+    expect(() => parsePacket({ ...cooked, id: 'packet-1', cookedC: 12 })).toThrow()
   })
 
   it('says soon on the last day and past after it', () => {

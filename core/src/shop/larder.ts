@@ -30,7 +30,15 @@ export interface Packet {
   readonly thawing: { readonly since: number; readonly how: ThawingHow } | null
   /** Needled, injected, rolled or minced; or not known. */
   readonly intact: 'yes' | 'no' | 'unknown'
+  /** What its middle came to when it was cooked, before it was chilled, °C; left out, or null, while it is raw. */
+  readonly cookedC?: number | null
 }
+
+/** What a middle may have come to, °C. */
+export const COOKED_LIMITS_C = [40, 90] as const
+/** Days in a cold fridge, sealed; the usual cautious figure for cooked meat (common practice, no source). */
+export const KEEPS_DAYS = 3
+export const isCooked = (packet: Packet): packet is Packet & { readonly cookedC: number } => typeof packet.cookedC === 'number'
 
 export const THAWING_HOWS = ['fridge', 'cold water'] as const
 export type ThawingHow = (typeof THAWING_HOWS)[number]
@@ -54,6 +62,7 @@ export interface Keeping {
  * memory. A printed date goes before every rule but that for opened packs.
  */
 function fridgeDays(packet: Packet): { days: number; why: string } {
+  if (isCooked(packet)) return { days: KEEPS_DAYS, why: 'cooked and chilled: three days, sealed and cold' }
   if (packet.intact === 'no') return { days: 1, why: 'needled, rolled or minced meat: a day or two' }
   if (packet.wrap === 'vacuum') return { days: 10, why: 'in vacuum without a date: at most ten days' }
   return { days: 3, why: 'unpacked whole pieces: three days, five at the most' }

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** Half of it kept for another day: how it is chilled, how long it keeps, and how it is brought back. */
 import { Button as AButton } from 'ant-design-vue'
-import dayjs from 'dayjs'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { cutById } from '#core/meat/cuts'
-import { COLD_C, KEEPS_DAYS, type Kept } from '#core/plan/keeping'
+import { COLD_C, type Kept } from '#core/plan/keeping'
+import { KEEPS_DAYS } from '#core/shop/larder'
 import { CHILLED_WITHIN_H } from '#core/safety/dangers'
 import { showDuration, showTemperature, shownText } from '#core/quantity/format'
 import { servedCold } from '#core/request/setup'
@@ -54,19 +54,19 @@ watch(count, most => (parts.value = Math.min(parts.value, most)))
 function store(): void {
   if (!props.of) return
   const { piece, target } = props.of.request
-  const degrees = shownText(showTemperature(target.coreC, units.system))
   const packet = larder.add({
     cutId: piece.cutId,
-    label: `cooked to ${degrees}, ${again.value}`,
+    label: '',
     pieces: parts.value,
     weightG: Math.round(parts.value * piece.weightG),
     thicknessMm: piece.thicknessMm,
     wrap: 'vacuum',
     place: 'fridge',
     since: Date.now(),
-    useBy: dayjs().add(KEEPS_DAYS, 'day').endOf('day').valueOf(),
+    useBy: null,
     thawing: null,
-    intact: piece.intact ?? 'yes'
+    intact: piece.intact ?? 'yes',
+    cookedC: target.coreC
   })
   const name = cutById(piece.cutId)?.name ?? 'It'
   tell(`${parts.value} × ${name} in the larder, to be used within ${KEEPS_DAYS} days.`, () => larder.takeOut(packet))

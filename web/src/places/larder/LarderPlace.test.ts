@@ -45,6 +45,24 @@ describe('the larder', () => {
     expect(useLarder().packets).toHaveLength(0)
   })
 
+  it('what was cooked before says to what, and is not planned as if it were raw', async () => {
+    const page = await opened()
+    await click(page, 'A new packet')
+    await pick(field(page, 'Cut'), 'Strip steak')
+    await type(field(page, 'Weight of all'), '300')
+    const cooked = page.findAll('label.ant-checkbox-wrapper').find(l => l.text().startsWith('Cooked already'))!
+    await cooked.find('input').setValue(true)
+    await type(field(page, 'Its middle came to'), '54')
+    await send(page)
+    expect(useLarder().packets).toMatchObject([{ cookedC: 54 }])
+    expect(page.text()).toMatch(/cooked to 54\s°C: sliced cold, or warmed in a bath no hotter than that/)
+    expect(page.text()).toContain('cooked and chilled: three days')
+    expect(page.text()).not.toContain('To the bench')
+    await click(page, 'Change')
+    await send(page)
+    expect(useLarder().packets).toMatchObject([{ cookedC: 54 }])
+  })
+
   it('what cannot be read keeps the packet out, and its reason stands at the field', async () => {
     const page = await opened()
     await click(page, 'A new packet')

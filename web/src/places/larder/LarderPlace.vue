@@ -9,7 +9,7 @@ import { computed, onMounted, reactive, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { isTender } from '#core/meat/cut'
 import { CUTS, cutById } from '#core/meat/cuts'
-import { keepingOf, surfaceOf, thicknessOf, THAWING_AROUND, type Packet, type ThawingHow } from '#core/shop/larder'
+import { isCooked, keepingOf, surfaceOf, thicknessOf, THAWING_AROUND, type Packet, type ThawingHow } from '#core/shop/larder'
 import { showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
 import CutDrawing from '../../section/CutDrawing.vue'
 import { useDraft } from '../../stores/draft'
@@ -83,13 +83,14 @@ function toBench(p: Packet): void {
   if (p.place === 'fridge') larder.takeOut(p.id)
   void router.push('/bench')
 }
+const degrees = (c: number): string => shownText(showTemperature(c, units.system))
 function thaw(p: Packet, how: ThawingHow): void {
   larder.keep({ ...p, place: 'fridge', thawing: { since: Date.now(), how } })
 }
 function freeze(p: Packet): void {
   larder.keep({ ...p, place: 'freezer', since: Date.now(), thawing: null })
 }
-const cold = (how: ThawingHow): string => shownText(showTemperature(THAWING_AROUND[how], units.system))
+const cold = (how: ThawingHow): string => degrees(THAWING_AROUND[how])
 </script>
 
 <template>
@@ -127,7 +128,10 @@ const cold = (how: ThawingHow): string => shownText(showTemperature(THAWING_AROU
               <div class="what">
                 <strong>{{ name(p) }}</strong>
                 <span class="quiet">{{ size(p) }}{{ p.label && p.cutId ? `, “${p.label}”` : '' }}</span>
-                <span v-if="p.intact !== 'yes'" class="care">{{
+                <span v-if="isCooked(p)" class="care"
+                  >cooked to {{ degrees(p.cookedC) }}: sliced cold, or warmed in a bath no hotter than that, then dried and seared</span
+                >
+                <span v-if="p.intact !== 'yes' && !isCooked(p)" class="care">{{
                   p.intact === 'no' ? 'needled or rolled: cook it through' : 'perhaps needled: ask'
                 }}</span>
               </div>
@@ -150,7 +154,7 @@ const cold = (how: ThawingHow): string => shownText(showTemperature(THAWING_AROU
                 <a-button v-if="p.place === 'freezer'" @click="thaw(p, 'fridge')">Thaw in the fridge</a-button>
                 <a-button v-if="p.place === 'freezer'" @click="thaw(p, 'cold water')">in cold water</a-button>
                 <a-button
-                  v-if="p.cutId && isTender(cutById(p.cutId)!)"
+                  v-if="p.cutId && !isCooked(p) && isTender(cutById(p.cutId)!)"
                   class="bench"
                   :disabled="keepingOf(p, now).state === 'past'"
                   @click="toBench(p)"

@@ -8,7 +8,7 @@ import { nanoid } from 'nanoid'
 import { computed, reactive, ref } from 'vue'
 import { LABEL_LENGTH, PACKET_LIMITS, parsePacket } from '#core/shop/schema'
 import { CUTS, cutById } from '#core/meat/cuts'
-import { WRAPS, type Packet, type Place, type Wrap } from '#core/shop/larder'
+import { COOKED_LIMITS_C, isCooked, WRAPS, type Packet, type Place, type Wrap } from '#core/shop/larder'
 import { findCuts } from '#core/meat/names'
 import { PIECE_LIMITS, type Intact } from '#core/meat/piece'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
@@ -31,6 +31,8 @@ const given = reactive({
   wrap: props.packet?.wrap ?? ('vacuum' as Wrap),
   place: props.packet?.place ?? ('fridge' as Place),
   intact: props.packet?.intact ?? ('yes' as Intact),
+  cooked: props.packet ? isCooked(props.packet) : false,
+  cookedC: props.packet?.cookedC ?? 54,
   since: dayjs(props.packet?.since ?? Date.now()).format('YYYY-MM-DD'),
   useBy: props.packet?.useBy ? dayjs(props.packet.useBy).format('YYYY-MM-DD') : ''
 })
@@ -59,7 +61,8 @@ function written(): Packet {
     since: (since.isValid() && !today ? since : dayjs()).valueOf(),
     useBy: given.useBy ? dayjs(given.useBy).endOf('day').valueOf() : null,
     thawing: props.packet?.thawing ?? null,
-    intact: given.intact
+    intact: given.intact,
+    cookedC: given.cooked ? given.cookedC : null
   }
 }
 const form = useSchema(parsePacket, written)
@@ -105,6 +108,17 @@ function save(): void {
         @problem="m => (unread = { ...unread, thicknessMm: m })"
       />
       <span v-else-if="given.cutId" class="quiet">taken as usual for {{ cutById(given.cutId)?.name.toLowerCase() }}</span>
+    </div>
+    <div>
+      <a-checkbox v-model:checked="given.cooked">Cooked already, and chilled</a-checkbox>
+      <quantity-field
+        v-if="given.cooked"
+        v-model="given.cookedC"
+        label="Its middle came to"
+        dimension="temperature"
+        :range="COOKED_LIMITS_C"
+        @problem="m => (unread = { ...unread, cookedC: m })"
+      />
     </div>
     <choice-row
       v-model="given.place"
