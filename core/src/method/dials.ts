@@ -82,7 +82,7 @@ export const REST_LIMITS_S = [0, 12 * 3600] as const
 /** Longer than that it is neither good nor safe; common practice, no source. */
 export const HELD_LIMITS_S = [0, 2 * 3600] as const
 /** Cooked meat keeps so long, sealed and cold; common practice, no source. */
-const COLD_LIMITS_S = [0, 3 * 24 * 3600] as const
+export const COLD_LIMITS_S = [0, 3 * 24 * 3600] as const
 const DAY_S = 24 * 3600
 const POT_AT_MOST_S = 8 * 3600
 

@@ -62,7 +62,7 @@ describe('an oven turned down while it is waited for', () => {
 
   it('said and taken, the past stays as it was, what is to come goes at the new heat, and nothing more is called for', () => {
     const events = [...begun, said('late', half, { kind: 'delayed', seconds: 25 * MIN, ovenC: turned.ovenC })]
-    expect(progressOf(events).later).toEqual({ in: 0, rest: 0, held: 0 })
+    expect(progressOf(events).later).toEqual({ in: 0, rest: 0, held: 0, flash: 0 })
     const [, first, second] = happenedUntil(events, 1000 * (half + 600)).past
     expect(first.stage).toBe(1)
     expect(first.seconds).toBeCloseTo(half - inOven.from, 3)

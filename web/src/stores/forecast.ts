@@ -4,7 +4,7 @@
  */
 import { computed, onScopeDispose, shallowRef, watch, type Ref } from 'vue'
 import type { CookRecord } from '#core/book/record'
-import { HELD_LIMITS_S, REST_LIMITS_S } from '#core/method/dials'
+import { COLD_LIMITS_S, HELD_LIMITS_S, REST_LIMITS_S } from '#core/method/dials'
 import { secondsOf } from '#core/method/timeline'
 import { nextAction } from '#core/session/nextAction'
 import { happenedUntil, progressOf } from '#core/session/progress'
@@ -30,18 +30,23 @@ export interface LaterBy {
 
 /** @param whatIf to see what would come of that */
 export function asked({ cook: { request, planned, events }, now }: CookAt, whatIf: LaterBy | null = null): ForecastQuestion {
-  const { laidAt, readings, later } = progressOf(events)
+  const { laidAt, pulledAt, onward, readings, later } = progressOf(events)
   const happened = happenedUntil(events, now)
   const lastAt = laidAt === null ? null : (readings.at(-1)?.time ?? null)
   const restingS = happened.off && laidAt !== null ? Math.max(0, (now - laidAt) / 1000 - secondsOf(happened.past)) : 0
+  const { heldS = 0, coldS = 0, rewarmS = 0 } = request.method.settings
   const longer = { rest: later.rest, held: later.held }
   if (whatIf) longer[whatIf.held === true ? 'held' : 'rest'] += whatIf.seconds
-  const flashS = Math.max(later.flash, whatIf?.flashS ?? 0)
-  const { heldS = 0, coldS = 0, rewarmS = 0 } = request.method.settings
-  const restS = planned.carveS - planned.pullS - heldS - coldS - 2 * rewarmS
+  const waits: Waits = {
+    restS: planned.carveS - planned.pullS - heldS - coldS - 2 * rewarmS + longer.rest,
+    heldS: heldS + longer.held,
+    coldS,
+    rewarmS: Math.max(rewarmS, later.flash, whatIf?.flashS ?? 0)
+  }
+  const restedS = pulledAt === null || onward.length === 0 ? null : (onward[0] - pulledAt) / 1000
+  const asPlanned = restedS === null && longer.rest + longer.held === 0
   return {
-    request:
-      longer.rest + longer.held > 0 ? laterRequest(request, restS + longer.rest, heldS + longer.held, Math.max(rewarmS, flashS)) : request,
+    request: asPlanned ? request : waitingRequest(request, waits, restedS),
     freeS: planned.freeS,
     happened,
     readings: readings.map(r => ({ time: r.time, celsius: r.coreC })),
@@ -54,23 +59,41 @@ export function asked({ cook: { request, planned, events }, now }: CookAt, whatI
   }
 }
 
-/** The flash is of the time that was won: with it, it is cut no later. */
-function laterRequest(request: PlanRequest, restS: number, heldS: number, rewarmS: number): PlanRequest {
+/** How long it waits for the table, and where, s. */
+interface Waits {
+  readonly restS: number
+  readonly heldS: number
+  readonly coldS: number
+  readonly rewarmS: number
+}
+/**
+ * It is cut when the table is ready: a flash in the pan is taken from its rest, and what it lay longer on the board
+ * than was planned, from the low oven or the fridge.
+ * @param restedS how long it has really rested, where it has gone on since
+ */
+function waitingRequest(request: PlanRequest, { restS, heldS, coldS, rewarmS }: Waits, restedS: number | null): PlanRequest {
   const { settings } = request.method
-  const flashed = 2 * (rewarmS - (settings.rewarmS ?? 0))
+  const planned = Math.max(0, restS - 2 * (rewarmS - (settings.rewarmS ?? 0)))
+  // In the pan it lies as long, however late.
+  const rest = restedS !== null && heldS + coldS > 0 ? restedS : planned
+  const less = rest - planned
   return {
     ...request,
     method: {
       ...request.method,
       settings: {
         ...settings,
-        rest: { kind: 'clock', seconds: Math.min(REST_LIMITS_S[1], Math.max(0, restS - flashed)) },
-        heldS: Math.min(HELD_LIMITS_S[1], heldS),
+        rest: { kind: 'clock', seconds: within(rest, REST_LIMITS_S) },
+        heldS: heldS > 0 ? within(heldS - less, [LEAST_S, HELD_LIMITS_S[1]]) : 0,
+        ...(coldS > 0 ? { coldS: within(heldS > 0 ? coldS : coldS - less, [LEAST_S, COLD_LIMITS_S[1]]) } : {}),
         ...(rewarmS > 0 ? { rewarmS } : {})
       }
     }
   }
 }
+const within = (seconds: number, [low, high]: readonly [number, number]): number => Math.min(high, Math.max(low, seconds))
+/** Where it is it is, for however little time, s. */
+const LEAST_S = 1
 
 const OVERDUE_EVERY_MS = 8000
 
