@@ -15,7 +15,7 @@ import type { PlanRequest } from '#core/request/request'
 import { servedCold, settingsOf } from '#core/request/setup'
 import type { NextAction } from './nextAction'
 import type { Progress } from './progress'
-import { preheatsOf, ringFollows } from './warmUp'
+import { IN_THE_PAN, preheatsOf, ringFollows } from './warmUp'
 
 export interface Call {
   /** "Turn the strip steak" */
@@ -138,7 +138,8 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
   switch (action.does) {
     case 'lit': {
       const { light, lit } = progress.state === 'ready' ? PLACES[preheatsOf(request, marks).leads] : PAN
-      return { says: light, done: lit, advice: lightAdvice(stand, set, system) }
+      const off = progress.state === 'resting' ? missesBy(stand, place.into, system) : null
+      return { says: light, done: lit, advice: off ?? lightAdvice(stand, set, system) }
     }
     case 'laid':
       return {
@@ -156,7 +157,8 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
       }
     case 'moved': {
       if (rested) {
-        const advice = stopsShort(stand, place.into, system) ?? restedAdvice(rested.phase, set, system)
+        const off = IN_THE_PAN.has(rested.phase) ? missesBy(stand, place.into, system) : stopsShort(stand, place.into, system)
+        const advice = off ?? restedAdvice(rested.phase, set, system)
         return { says: `Put ${piece} ${PLACES[rested.phase].into}`, done: PLACES[rested.phase].there, advice }
       }
       if (here.phase === 'pot' && next.phase === 'pot') return topUp(progress.moves, marks, set)
@@ -222,6 +224,14 @@ function stopsShort({ forecast: { peak }, request, backS }: Stand, into: string,
   if (request.target.coreC - peak.core <= WORTH_SAYING) return null
   const reached = shownText(showTemperature(peak.core, system))
   return `Pulled early: it will only reach ${reached}. Put it back ${into} for ${backS ? `about ${long(backS)}` : 'a little'}, or serve it rarer.`
+}
+
+/** The same of one that is to go in the pan again, and of one that goes past what was wanted as it is. */
+function missesBy(stand: Stand, into: string, system: UnitSystem): string | null {
+  const { peak } = stand.forecast
+  return peak.core - stand.request.target.coreC > WORTH_SAYING
+    ? `It will reach ${shownText(showTemperature(peak.core, system))}: cut it sooner, and leave the pan.`
+    : stopsShort(stand, into, system)
 }
 
 function carveAdvice(stand: Stand, into: string, { heldS = 0, rewarmS = 0, cover }: Set, system: UnitSystem): string {
@@ -348,10 +358,12 @@ export function callsAfter(
   if (progress.state === 'resting') {
     const to = progress.onward.length + (action.does === 'lit' ? 0 : 1)
     const onward = afterRest.filter((m, i) => i >= to && (i === 0 || m.phase !== afterRest[i - 1].phase))
-    const carved = { what: servedCold(request) ? 'sliced' : 'carved', when: `in ${long(Math.max(0, carve.time - elapsed))}` }
-    return action.does === 'carved'
-      ? []
-      : [...onward.map(m => ({ what: PLACES[m.phase].into, when: `in ${long(Math.max(0, m.from - elapsed))}` })), carved]
+    const next = afterRest.at(progress.onward.length)
+    // What lies in the pan later than was planned is turned and cut as much later.
+    const slip = action.does === 'lit' || !next || action.due === null ? 0 : (action.due - (progress.laidAt ?? 0)) / 1000 - next.from
+    const inAWhile = (time: number): string => `in ${long(Math.max(0, time + slip - elapsed))}`
+    const carved = { what: servedCold(request) ? 'sliced' : 'carved', when: inAWhile(carve.time) }
+    return action.does === 'carved' ? [] : [...onward.map(m => ({ what: PLACES[m.phase].into, when: inAWhile(m.from) })), carved]
   }
   const rest = { what: servedCold(request) ? 'wrapped, in the fridge' : 'rest', when: long(Math.max(0, carve.time - pull.time)) }
   if (action.does === 'pulled') return [rest]

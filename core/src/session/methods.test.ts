@@ -144,6 +144,13 @@ describe('what follows the rest is called as well', () => {
     }
     expect(next(late)).toEqual({ does: 'turned', due: T0 + (pull + 820) * 1000 })
     expect(next([...late, at(pull + 830, 'turned')])).toEqual({ does: 'carved', due: T0 + (pull + 870) * 1000 })
+    // What follows is as much later: forty seconds a face, from when it went in.
+    const now = pull + 781
+    const asItIs = planUnderWay(method, setup, request.target.coreC, happenedUntil(late, T0 + now * 1000), plan.free)
+    const then = callsAfter(next(late)!, { request, progress: progressOf(late), forecast: asItIs }, [0, 0], now, 'metric')
+    expect(then.map(t => plain(`${t.what} ${t.when}`))).toEqual(['carved in 80 s'])
+    // A turn that another hand said as it came off takes it nowhere.
+    expect(progressOf([...off, at(pull + 2, 'turned')])).toMatchObject({ state: 'resting', turns: 0, onward: [] })
     expect(progressOf(late)).toMatchObject({ state: 'resting', turns: 0, moves: 0, onward: [T0 + (pull + 780) * 1000] })
     expect(spentUntil(late, Infinity)).toEqual(spentUntil(off, Infinity))
     // Said of the table when it was on already, it is told as what was set.
@@ -157,6 +164,9 @@ describe('what follows the rest is called as well', () => {
       forecast
     }
     expect(plain(callFor({ does: 'moved', due: null }, stand, 'metric').advice)).toMatch(/^50 s a face/)
+    const past = { ...stand, request: { ...stand.request, target: { ...plainly.target, coreC: forecast.peak.core - 6 } } }
+    for (const does of ['lit', 'moved'] as const)
+      expect(plain(callFor({ does, due: null }, past, 'metric').advice)).toMatch(/^It will reach \d+ °C: cut it sooner, and leave the pan/)
     // Put back to the heat for good, it stands where it stood.
     const back = [...late, at(pull + 900, 'returned')]
     expect(progressOf(back)).toMatchObject({ state: 'on the heat', moves: 0, onward: [] })

@@ -88,14 +88,17 @@ export function progressOf(events: readonly CookEvent[]): Progress {
     carvedAt: when('carved'),
     turns: cooked.filter(f => f.kind === 'turned').length,
     moves: cooked.length,
-    onward: pulledAt === null ? [] : forward.filter(f => f.rested && f.at >= pulledAt).map(f => f.at),
+    onward: pulledAt === null ? [] : fromTheFirstMove(forward.filter(f => f.rested && f.at >= pulledAt)).map(f => f.at),
     lits: stand.filter(e => e.kind === 'lit').map(e => e.at),
     again: firstPull >= 0 && stand.slice(firstPull).some(e => e.kind === 'returned'),
     later: {
       in: late(at => laidAt === null || at < laidAt),
       rest: late((at, held) => laidAt !== null && at >= laidAt && !held),
       held: late((at, held) => laidAt !== null && at >= laidAt && held),
-      flash: stand.reduce((most, e) => Math.max(most, e.kind === 'delayed' ? (e.flashS ?? 0) : 0), 0)
+      flash: stand.reduce(
+        (most, e) => (e.kind === 'delayed' && laidAt !== null && e.at >= laidAt ? Math.max(most, e.flashS ?? 0) : most),
+        0
+      )
     },
     readings: stand.flatMap(e =>
       e.kind === 'reading' && laidAt !== null
@@ -103,6 +106,12 @@ export function progressOf(events: readonly CookEvent[]): Progress {
         : []
     )
   }
+}
+
+/** A turn that another hand said as it came off takes it nowhere. */
+function fromTheFirstMove<F extends { readonly kind: EventKind }>(rested: readonly F[]): readonly F[] {
+  const first = rested.findIndex(f => f.kind === 'moved')
+  return first < 0 ? [] : rested.slice(first)
 }
 
 /** Where the piece has been since it was laid in, up to `now` or the pull: in which stage of its program, on which face, or out of the heat. */

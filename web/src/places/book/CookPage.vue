@@ -165,6 +165,7 @@ const log = computed(() => {
   /** By a method of several places: which it went to. */
   const where = ({ kind }: CookEvent): string | null => {
     if (kind === 'pulled' || kind === 'returned') onward = kind === 'pulled' ? 0 : null
+    if (onward === 0 && kind === 'turned') return null
     if (onward !== null && (kind === 'turned' || kind === 'moved')) {
       const to = rested.at(onward)
       onward += 1

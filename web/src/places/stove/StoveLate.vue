@@ -6,6 +6,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { CookRecord } from '#core/book/record'
 import { HOLDING_C } from '#core/kit/air'
 import { dialsOf } from '#core/method/dials'
+import { servedCold } from '#core/request/setup'
 import { progressOf } from '#core/session/progress'
 import { showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import type { CoolerOven, Forecast } from '#core/usecase/forecast'
@@ -54,10 +55,11 @@ const ovens = computed(() => kit.kit.ovens.length > 0)
 /** By piece that is in an oven, what that would have to be turned to. */
 const cooler = shallowRef<ReadonlyMap<string, CoolerOven>>(new Map())
 /** By piece, how long a face it can be put back in a pan for before it is cut, s: a minute, where there is that much time. */
-const flashS = (of: CookRecord): number =>
-  progressOf(of.events).laidAt !== null && dialsOf(of.request.method.kind).some(d => d.key === 'rewarmS')
-    ? Math.min(FLASH_S, seconds.value / 4)
-    : 0
+function flashS({ events, request }: CookRecord): number {
+  const { laidAt, onward } = progressOf(events)
+  const goesOnFromItsRest = laidAt !== null && onward.length === 0 && !servedCold(request)
+  return goesOnFromItsRest && dialsOf(request.method.kind).some(d => d.key === 'rewarmS') ? Math.min(FLASH_S, seconds.value / 4) : 0
+}
 const FLASH_S = 60
 const OFFERED: Record<Meanwhile, () => boolean> = {
   rest: () => true,
