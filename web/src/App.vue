@@ -166,6 +166,20 @@ nav a.here {
 .service .offline {
   color: var(--hot);
 }
+@media (min-width: 761px) and (max-width: 880px) {
+  header {
+    padding: 0 16px;
+  }
+  .name {
+    margin-right: 12px;
+  }
+  nav a {
+    padding: 0 9px;
+  }
+  .phone {
+    white-space: nowrap;
+  }
+}
 @media (max-width: 760px) {
   header {
     padding: 0 16px;

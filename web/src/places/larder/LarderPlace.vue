@@ -178,7 +178,7 @@ const cold = (how: ThawingHow): string => degrees(THAWING_AROUND[how])
 
 <style scoped>
 .single {
-  grid-template-columns: minmax(0, 1100px);
+  grid-template-columns: minmax(0, 1180px);
 }
 .top {
   display: flex;
@@ -207,7 +207,7 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: 110px minmax(150px, 1fr) minmax(190px, 1.2fr) 376px;
+  grid-template-columns: 110px minmax(150px, 1fr) minmax(190px, 1.2fr) 430px;
   gap: 6px 16px;
   align-items: center;
   border-top: 1px solid var(--rule);
@@ -246,7 +246,7 @@ li.past {
   gap: 6px;
   align-items: center;
   justify-content: flex-end;
-  max-width: 376px;
+  max-width: 430px;
 }
 .bench:not(:disabled) {
   background: var(--brass);
@@ -261,7 +261,7 @@ li.past {
   margin-top: 18px;
   font-size: 13.5px;
 }
-@media (max-width: 760px) {
+@media (max-width: 1000px) {
   li {
     grid-template-columns: 106px 1fr;
   }
