@@ -20,7 +20,7 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             // What starts the engine waits for nothing; the plan and the stove come next, and then all other places.
-            { name: 'engine', test: /web\/src\/workers\/engineWorker\.ts|vite\/preload-helper/, priority: 4 },
+            { name: 'engine', test: /web\/src\/(workers\/engineWorker|offline\/arriving)\.ts|vite\/preload-helper/, priority: 4 },
             { name: 'first', test: /web\/src\/page\.ts/, priority: 3 },
             { name: 'soon', test: /web\/src\/stores\/services\.ts/, priority: 2 },
             { name: 'places', test: /web\/src\/places\/.*(Place|Page)\.vue/, priority: 1 }

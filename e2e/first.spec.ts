@@ -95,3 +95,30 @@ test('the first answer waits for no other place, and for less than 450 kB of scr
   const sizes = await Promise.all([...came.values()].map(async response => gzipSync(await response.body()).length))
   expect(sizes.reduce((sum, size) => sum + size, 0)).toBeLessThan(450_000)
 })
+
+test('a place that does not come at first is asked for again; one that never comes says so, and what was there stays', async ({ page }) => {
+  const places = /assets\/places-/
+  let blinks = 2
+  await page.route(places, route => (blinks-- > 0 ? route.abort() : route.continue()))
+  await page.goto(`${app.url}/pass`)
+  await expect(page.getByRole('heading', { name: 'The pass' })).toBeVisible()
+
+  const cut = await page.context().newPage()
+  await cut.route(places, route => route.abort())
+  await cut.goto(`${app.url}/stove`)
+  await cut.getByRole('link', { name: 'Book' }).click()
+  await expect(cut.getByRole('alert')).toHaveText(/Book: this place has not come/)
+  await expect(cut.getByRole('heading', { name: 'Nothing on the stove' })).toBeVisible()
+  await cut.unroute(places)
+  await cut.getByRole('button', { name: 'Try again' }).click()
+  await expect(cut.getByRole('heading', { level: 1, name: 'The book' })).toBeVisible()
+  await expect(cut.getByRole('alert')).toHaveCount(0)
+
+  // Nothing stands there yet: it is loaded anew.
+  await cut.route(places, route => route.abort())
+  await cut.goto(`${app.url}/book`)
+  await cut.getByRole('button', { name: 'Try again' }).waitFor()
+  await cut.unroute(places)
+  await cut.getByRole('button', { name: 'Try again' }).click()
+  await expect(cut.getByRole('heading', { level: 1, name: 'The book' })).toBeVisible()
+})

@@ -3,13 +3,14 @@
  * build, interface. Ends with "N passed, N failed".
  */
 import { spawn } from 'node:child_process'
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { ensureChromium, ensureSources, ROOT } from './setup.mjs'
 
 const { compiled } = await ensureSources()
 const chromium = ensureChromium()
+const LINES_OF_A_PAGE = 60
 const reports = mkdtempSync(join(tmpdir(), 'macellaio-test-'))
 let passed = 0
 let failed = 0
@@ -83,6 +84,17 @@ const unit = project =>
     r => ({ passed: r.numPassedTests, failed: r.numFailedTests })
   )
 
+/** On the pages of the interface tests that failed: of a machine that is gone nothing else is left to look at. */
+function whatStoodThere() {
+  const results = join(ROOT, 'test-results')
+  for (const name of existsSync(results) ? readdirSync(results) : []) {
+    const told = join(results, name, 'error-context.md')
+    if (!existsSync(told)) continue
+    const [, page = 'nothing'] = /```yaml\n([\s\S]*?)```/.exec(readFileSync(told, 'utf8')) ?? []
+    console.log(`\n${name} saw\n${page.split('\n').slice(0, LINES_OF_A_PAGE).join('\n')}`)
+  }
+}
+
 // Two at a time, beside what is still being installed: none asks anything of another.
 await Promise.all([typed(), tidy()])
 // The core needs no database driver, which is still compiled meanwhile.
@@ -101,6 +113,7 @@ if (await chromium) {
   count('interface: no Chromium', false)
 }
 
+if (failed > 0) whatStoodThere()
 rmSync(reports, { recursive: true, force: true })
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)

@@ -4,6 +4,7 @@ import { computed, onMounted, watch } from 'vue'
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router'
 import { unpaired } from './api/client'
 import NewerVersion from './offline/NewerVersion.vue'
+import NotCome from './offline/NotCome.vue'
 import { useCook } from './stores/cook'
 import { useKit } from './stores/kit'
 import { useUnits } from './stores/units'
@@ -61,6 +62,7 @@ const places = [
       </a-button>
     </header>
     <newer-version />
+    <not-come />
     <router-view />
     <spoken />
   </a-config-provider>

@@ -1,6 +1,7 @@
 import { createRouter, createWebHistory, type RouteLocation } from 'vue-router'
 import PlanPlace from './places/fire/PlanPlace.vue'
 import { methodAt, methodPath } from './places/fire/methodPath'
+import { arriving } from './offline/arriving'
 import StovePlace from './places/stove/StovePlace.vue'
 import { useDraft } from './stores/draft'
 
@@ -8,24 +9,24 @@ import { useDraft } from './stores/draft'
 const toThePlan = (to: RouteLocation): string => methodPath(methodAt(String(to.params['method'] ?? '')) ?? useDraft().request.method.kind)
 
 const LATER = {
-  counterPlace: () => import('./places/counter/CounterPlace.vue'),
-  larderPlace: () => import('./places/larder/LarderPlace.vue'),
-  benchPlace: () => import('./places/bench/BenchPlace.vue'),
-  methodsPlace: () => import('./places/fire/MethodsPlace.vue'),
-  donenessPlace: () => import('./places/fire/DonenessPlace.vue'),
-  kitPlace: () => import('./places/fire/KitPlace.vue'),
-  passPlace: () => import('./places/pass/PassPlace.vue'),
-  recipesPlace: () => import('./places/pass/RecipesPlace.vue'),
-  bookPlace: () => import('./places/book/BookPlace.vue'),
-  cookPage: () => import('./places/book/CookPage.vue'),
-  screensPlace: () => import('./places/house/ScreensPlace.vue'),
-  pairPlace: () => import('./places/house/PairPlace.vue'),
-  rehearsalsPlace: () => import('./places/rehearsal/RehearsalsPlace.vue'),
-  drillsPlace: () => import('./places/rehearsal/DrillsPlace.vue'),
-  fingerPlace: () => import('./places/rehearsal/FingerPlace.vue'),
-  cutOpenPage: () => import('./places/rehearsal/CutOpenPage.vue'),
-  comparePage: () => import('./places/book/ComparePage.vue'),
-  nowherePlace: () => import('./places/NowherePlace.vue')
+  counterPlace: () => arriving(() => import('./places/counter/CounterPlace.vue')),
+  larderPlace: () => arriving(() => import('./places/larder/LarderPlace.vue')),
+  benchPlace: () => arriving(() => import('./places/bench/BenchPlace.vue')),
+  methodsPlace: () => arriving(() => import('./places/fire/MethodsPlace.vue')),
+  donenessPlace: () => arriving(() => import('./places/fire/DonenessPlace.vue')),
+  kitPlace: () => arriving(() => import('./places/fire/KitPlace.vue')),
+  passPlace: () => arriving(() => import('./places/pass/PassPlace.vue')),
+  recipesPlace: () => arriving(() => import('./places/pass/RecipesPlace.vue')),
+  bookPlace: () => arriving(() => import('./places/book/BookPlace.vue')),
+  cookPage: () => arriving(() => import('./places/book/CookPage.vue')),
+  screensPlace: () => arriving(() => import('./places/house/ScreensPlace.vue')),
+  pairPlace: () => arriving(() => import('./places/house/PairPlace.vue')),
+  rehearsalsPlace: () => arriving(() => import('./places/rehearsal/RehearsalsPlace.vue')),
+  drillsPlace: () => arriving(() => import('./places/rehearsal/DrillsPlace.vue')),
+  fingerPlace: () => arriving(() => import('./places/rehearsal/FingerPlace.vue')),
+  cutOpenPage: () => arriving(() => import('./places/rehearsal/CutOpenPage.vue')),
+  comparePage: () => arriving(() => import('./places/book/ComparePage.vue')),
+  nowherePlace: () => arriving(() => import('./places/NowherePlace.vue'))
 }
 /** The plan and the stove come with the page; the other places right after, and stay: a server that dies must not lock a cook out of any. */
 export const loadPlaces = (): Promise<unknown> => Promise.all(Object.values(LATER).map(load => load()))
