@@ -48,6 +48,7 @@ export const pieceText = yup
     surface: word(SURFACE_STATES),
     form: word(FORMS),
     thinEnd: quantity('length', PIECE_LIMITS.thicknessMm),
+    cookedTo: quantity('temperature', PIECE_LIMITS.cookedC),
     intact: word(INTACTS),
     coats: yup
       .array(
@@ -93,6 +94,7 @@ export function pieceOf(given: yup.InferType<typeof pieceText>): Piece {
     surface: given.surface ?? 'patted',
     ...(given.form === undefined ? {} : { form: given.form }),
     ...(given.thinEnd === undefined ? {} : { thinEndMm: given.thinEnd }),
+    ...(given.cookedTo === undefined ? {} : { cookedC: given.cookedTo }),
     ...(given.intact === undefined ? {} : { intact: given.intact }),
     ...(given.coats === undefined
       ? {}
@@ -236,6 +238,7 @@ export function writePlanCase(request: PlanRequest): object {
       surface: piece.surface,
       ...(piece.form === undefined ? {} : { form: piece.form }),
       ...(piece.thinEndMm === undefined ? {} : { thinEnd: mm(piece.thinEndMm) }),
+      ...(piece.cookedC === undefined ? {} : { cookedTo: `${rounded(piece.cookedC)} °C` }),
       ...(piece.intact === undefined ? {} : { intact: piece.intact }),
       ...(piece.coats === undefined ? {} : { coats: piece.coats.map(c => ({ what: c.what, on: c.on, thickness: mm(c.thicknessMm) })) })
     },

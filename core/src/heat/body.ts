@@ -16,7 +16,7 @@ import type { Burner, LumpState } from './lump'
 import { at, integral, waterHeat, waterWarmth, type Material } from './properties'
 import type { BoundaryFluxes, End } from './boundaryFluxes'
 import { GAMMA, GridLine, type Pace } from './gridLine'
-import { held } from './moisture'
+import { held, heldAtMost } from './moisture'
 import { Rim } from './rim'
 import { Substances } from './substances'
 import { DEFAULT_STEPS } from './stepControl'
@@ -84,7 +84,7 @@ export class Body {
   /** Share of each cell in the volume. */
   private readonly weight: Float64Array
   private readonly volume: number
-  /** kg/m³ of raw water in cells that hold less of it when heated; 0 in the others. */
+  /** kg/m³ of water that cells held when raw, of those that hold less of it when heated; 0 in the others. */
   private readonly gripping: Float64Array
   private readonly substances: Substances
   // Scratch.
@@ -107,7 +107,7 @@ export class Body {
   ) {
     const scratch = (): Float64Array => new Float64Array(grid.cells)
     this.temperature = scratch().fill(start.temperature)
-    this.hottest = scratch().fill(start.temperature)
+    this.hottest = filled(grid.cells, i => Math.max(start.temperature, materials[grid.material[i]].heatedToC ?? -Infinity))
     this.water = filled(grid.cells, i => materials[grid.material[i]].rawWater)
     const surfaces = (count: number, cover: Cover | null = null): Surface[] =>
       Array.from({ length: count }, () => this.newSurface(start.film, cover))
@@ -137,8 +137,8 @@ export class Body {
     this.weight = filled(grid.cells, cell => volume(cell) / this.volume)
     this.meanWater = this.meanOver(this.water)
     this.gripping = filled(grid.cells, i => {
-      const { tightens, rawWater } = materials[grid.material[i]]
-      return tightens ? rawWater : 0
+      const { tightens, rawWater, heatedToC } = materials[grid.material[i]]
+      return tightens ? heldAtMost(rawWater, heatedToC) : 0
     })
     this.temperatureBefore = scratch()
     this.waterBefore = scratch()
@@ -242,6 +242,7 @@ export class Body {
   /** Heated muscle lets go of water faster than it wanders out through it: some finds a way of its own, along seams and cut ends, and drips. */
   private seep(dt: number): void {
     const { temperature, water, weight, ledger, gripping } = this
+    const { heatedToC = -Infinity } = this.materials[0]
     const gone = Math.min(1, this.constants.juiceSeep * dt)
     if (gone <= 0) return
     let dripped = 0
@@ -250,7 +251,7 @@ export class Body {
       const raw = gripping[i]
       if (raw === 0) continue
       const T = temperature[i]
-      const loose = water[i] - raw * held(T)
+      const loose = water[i] - raw * held(Math.max(T, heatedToC))
       if (loose <= 0) continue
       const left = gone * loose
       water[i] -= left

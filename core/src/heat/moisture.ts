@@ -20,7 +20,10 @@ const HELD = new Tabulated(heldWaterShare)
 /** Share of its raw water that muscle holds. */
 export const held = (celsius: number): number => HELD.at(celsius)
 
-const FIGURES = 4
+/** kg/m³ that would be held cold, had it never been heated. */
+export const heldAtMost = (water: number, heatedToC?: number): number => (heatedToC === undefined ? water : water / held(heatedToC))
+
+const FIGURES = 6
 /** How far from a face inward can matter to it within one step, in lengths that water diffuses in that time. */
 const REACH = 5
 /** A cell passes water on freely above a fifth of the raw. */
@@ -35,7 +38,7 @@ export class Moisture {
   /** Water that either face could draw on at all in one step, kg for the line: its own cell's, and half of what lies beneath while that is wet. */
   readonly within: [number, number] = [0, 0]
 
-  /** Of each material: raw water, supply when cool, how much more when hot, whether it tightens. */
+  /** Of each material: its water, supply when cool, how much more when hot, whether it tightens; what it was heated to before, as a place in the tables, and its water over what it held there. */
   private readonly figures: Float64Array
 
   // Scratch, one entry a cell or an edge.
@@ -63,7 +66,14 @@ export class Moisture {
     materials: readonly Material[]
   ) {
     this.figures = Float64Array.from(
-      materials.flatMap(({ rawWater, supply: [cool, hot], tightens }) => [rawWater, cool, hot - cool, tightens ? 1 : 0])
+      materials.flatMap(({ rawWater, supply: [cool, hot], tightens, heatedToC }) => [
+        rawWater,
+        cool,
+        hot - cool,
+        tightens ? 1 : 0,
+        heatedToC === undefined ? 0 : placeOf(heatedToC),
+        tightens ? heldAtMost(rawWater, heatedToC) : 0
+      ])
     )
     const n = axis.cells
     const scratch = (): Float64Array => new Float64Array(n)
@@ -103,11 +113,12 @@ export class Moisture {
       supply = figures[row + 1]
       keeps = rawWater
       if (figures[row + 3] > 0) {
-        const place = placeOf(temperature[i])
+        const now = placeOf(temperature[i])
+        const place = now > figures[row + 4] ? now : figures[row + 4]
         const entry = place | 0
         const part = place - entry
         supply += TIGHTENED.between(entry, part) * figures[row + 2]
-        keeps *= HELD.between(entry, part)
+        keeps = figures[row + 5] * HELD.between(entry, part)
       }
       raw[i] = rawWater
       held[i] = keeps

@@ -8,6 +8,7 @@
  * some printings have 4128.9 where the polynomial needs 4176.2 to meet the steam tables within 0.5 %.
  */
 import type { Constants } from './constants'
+import { heldWaterShare } from './vapour'
 
 /** Mass fractions of the raw meat. They should add to about 1; the rest counts as protein. */
 export interface Composition {
@@ -78,6 +79,8 @@ export interface Material {
   readonly rawWater: number
   /** Whether it holds less water when heated, as muscle does. */
   readonly tightens: boolean
+  /** What it has been heated through to before, °C: it is as tight as that made it, whatever it is now. Left out of raw meat. */
+  readonly heatedToC?: number
   /** Diffusivity of the water that it does not hold, m²/s: cool, and once tightened. */
   readonly supply: readonly [cool: number, hot: number]
   /** Diffusivity of vapour through it once dry, m²/s. */
@@ -104,11 +107,26 @@ export function conductivityOf(mix: Composition, celsius: number): number {
 
 const RAW_CELSIUS = 5
 
-/** Muscle, cooked along its fibres. */
-export function meatMaterial(raw: Composition, c: Constants): Material {
+/**
+ * Meat that has been heated through to a temperature, long enough to lose all it then no longer holds.
+ * @param heatedToC °C
+ */
+export function cookedComposition(raw: Composition, heatedToC: number): Composition {
+  const lost = raw.water * (1 - heldWaterShare(heatedToC))
+  const share = (of: number): number => of / (1 - lost)
+  return { water: share(raw.water - lost), protein: share(raw.protein), fat: share(raw.fat), ash: share(raw.ash) }
+}
+
+/**
+ * Muscle, cooked along its fibres.
+ * @param mix as it is now
+ * @param heatedToC of meat that has been cooked before, °C
+ */
+export function meatMaterial(mix: Composition, c: Constants, heatedToC?: number): Material {
   return {
-    ...mixture(wholeComposition(raw), c.fibreFactor, c.driedConductivity),
+    ...mixture(wholeComposition(mix), c.fibreFactor, c.driedConductivity),
     tightens: true,
+    ...(heatedToC === undefined ? {} : { heatedToC }),
     supply: [c.coolWaterDiffusivity, c.hotWaterDiffusivity],
     vapourDiffusivity: c.crustVapour
   }

@@ -47,7 +47,7 @@ export class Rim {
     this.line = new GridLine(axis, [meat], new Substances([meat]), boiling, constants)
     this.line.temperature.fill(start)
     this.line.water.fill(meat.rawWater)
-    this.hottest = new Float64Array(axis.cells).fill(start)
+    this.hottest = new Float64Array(axis.cells).fill(Math.max(start, meat.heatedToC ?? start))
     this.whole = axis.volume.reduce((sum, v) => sum + v, 0)
   }
 

@@ -3,7 +3,7 @@
  * wet or dry. Millimetres, grams, °C.
  */
 import { ovalDimension, roundSection, type CrossSection } from '#core/heat/grid'
-import { densityOf } from '#core/heat/properties'
+import { cookedComposition, densityOf, type Composition } from '#core/heat/properties'
 import type { Cut } from './cut'
 
 export type SurfaceState = 'wet' | 'patted' | 'aired' | 'starched'
@@ -49,6 +49,8 @@ export interface Piece {
   readonly form?: PieceForm
   /** Where it is a wedge: its thin end. The thickness above is the thick one's, which the plan follows. */
   readonly thinEndMm?: number
+  /** What its middle came to when it was cooked before and chilled, °C: sizes and weight are as it is since. Left out while it is raw. */
+  readonly cookedC?: number
   /** Inside a whole muscle nothing grows; needles, rolling and mincing carry what is outside in. Taken as intact unless said. */
   readonly intact?: Intact
   /** From the outside inward where several lie on one face; sizes and weight are of the meat without them. */
@@ -62,15 +64,20 @@ export const PIECE_LIMITS = {
   weightG: [10, 12000],
   lengthMm: [20, 700],
   widthMm: [20, 400],
-  startC: [-1, 30]
+  startC: [-1, 30],
+  cookedC: [40, 90]
 } as const satisfies Partial<Record<keyof Piece, readonly [number, number]>>
 
 /** Below this meat begins to freeze, and the engine does not thaw. */
 export const FREEZING_C = -1.5
 
+/** What it is made of now: cooked before, it has lost what it then no longer held. */
+export const compositionOf = ({ cookedC }: Pick<Piece, 'cookedC'>, { composition }: Pick<Cut, 'composition'>): Composition =>
+  cookedC === undefined ? composition : cookedComposition(composition, cookedC)
+
 /** Area of one face, m², from weight and thickness: those two are measured best. */
 export function faceAreaM2(piece: Piece, cut: Cut): number {
-  return piece.weightG / 1000 / (densityOf(cut.composition, piece.startC) * (piece.thicknessMm / 1000))
+  return piece.weightG / 1000 / (densityOf(compositionOf(piece, cut), piece.startC) * (piece.thicknessMm / 1000))
 }
 
 /** The body that stands for the piece, m. */
@@ -102,7 +109,7 @@ export function isFlat(piece: Piece, cut: Cut): boolean {
 export function shapeOf(piece: Piece, cut: Cut, flat: boolean): PieceShape {
   const thickness = piece.thicknessMm / 1000
   if (piece.form === 'roast') {
-    const volume = piece.weightG / 1000 / densityOf(cut.composition, piece.startC)
+    const volume = piece.weightG / 1000 / densityOf(compositionOf(piece, cut), piece.startC)
     const [long, wide] = [piece.lengthMm / 1000, piece.widthMm / 1000]
     const fill = Math.sqrt(volume / ((Math.PI / 4) * thickness * wide * long))
     const height = fill * long

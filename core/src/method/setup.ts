@@ -25,7 +25,7 @@ import { boilingPoint } from '#core/heat/vapour'
 import type { Room } from '#core/kit/air'
 import { coatOf, coverOf } from '#core/meat/coat'
 import type { Cut } from '#core/meat/cut'
-import { COVERS, shapeOf, SURFACES, type Piece, type PieceCoat, type PieceShape } from '#core/meat/piece'
+import { compositionOf, COVERS, shapeOf, SURFACES, type Piece, type PieceCoat, type PieceShape } from '#core/meat/piece'
 
 export interface Setup<S> {
   readonly piece: Piece
@@ -48,7 +48,7 @@ export function subjectOf(setup: Setup<unknown>, fineness: Fineness, lumps: read
   const { grid, amount } = bodyOf(shapeOf(piece, cut, flat), fineness, layers.map(layerOf), endsAlike(piece))
   return {
     grid,
-    materials: [meatMaterial(cut.composition, constants), ...layers.map(c => coatOf(c.what))],
+    materials: [meatMaterial(compositionOf(piece, cut), constants, piece.cookedC), ...layers.map(c => coatOf(c.what))],
     sideCover: coverOf(coats.filter(coversPart)),
     start: { temperature: piece.startC, film: SURFACES[piece.surface].filmKgM2, boiling: boilingPoint(room.altitudeM) },
     lumps,

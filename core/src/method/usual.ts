@@ -33,8 +33,7 @@ export function wholeKit(own: KitInUse | null): FullKit {
 
 const RESTING: Resting = { cover: 'bare', rest: { kind: 'to the peak' }, heldS: 0, coldS: 0, rewarmS: 0 }
 
-/** A bath at the target itself, whatever the method wants it for. */
-const bathAt = (targetC: number): number => Math.round(2 * targetC) / 2
+const bathAt = (celsius: number): number => Math.round(2 * celsius) / 2
 /** The short hot bath stands this far above the target, K. */
 const HOT_BY = 18
 
@@ -42,7 +41,7 @@ const HOT_BY = 18
 const ANY_PIECE: Sized = { thicknessMm: 25 }
 
 /** What of a piece its usual settings go by. */
-export type Sized = Pick<Piece, 'thicknessMm' | 'form'>
+export type Sized = Pick<Piece, 'thicknessMm' | 'form' | 'cookedC'>
 
 const toNearest = (step: number, value: number): number => step * Math.round(value / step)
 const between = (low: number, high: number, value: number): number => Math.min(high, Math.max(low, value))
@@ -70,7 +69,8 @@ export function usualSettings(kit: FullKit, targetC: number, piece: Sized = ANY_
   })
   const sear = (searS: number, panC: number): Searing & Resting => ({ ...pan(panC), searS })
   const zones = { ...RESTING, grill: kit.grill, lidC: 150, order: 'direct first', turning: 'once', covered: false } as const
-  const bath = { machine: kit.bath, bathC: bathAt(targetC), holdS: 0, coolS: 0 }
+  // At the target itself, whatever the method wants it for; what was cooked before is warmed in water that cooks it no further.
+  const bath = { machine: kit.bath, bathC: bathAt(Math.max(targetC, piece.cookedC ?? targetC)), holdS: 0, coolS: 0 }
   return {
     'pan sear': { ...pan(panFor(piece)), turning: 'every 60 s' },
     'sear then oven': { ...sear(240, 215), turning: 'twice a side', oven: kit.oven, ovenC: 190, standing: 'rack' },

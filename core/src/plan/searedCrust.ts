@@ -9,7 +9,7 @@ import { slabGrid } from '#core/heat/grid'
 import { KEEP_ENDS, run } from '#core/heat/program'
 import { meatMaterial } from '#core/heat/properties'
 import { boilingPoint } from '#core/heat/vapour'
-import { SURFACES } from '#core/meat/piece'
+import { compositionOf, SURFACES } from '#core/meat/piece'
 import { rolledIn, searLump, type Searing } from '#core/method/parts'
 import type { Setup } from '#core/method/setup'
 
@@ -26,7 +26,7 @@ export function searedCrust(setup: Setup<Partial<Searing>>): number {
   const { fields, body } = run(
     {
       grid: slabGrid(THICK_M),
-      materials: [meatMaterial(cut.composition, constants)],
+      materials: [meatMaterial(compositionOf(piece, cut), constants, piece.cookedC)],
       start: { temperature: piece.startC, film: SURFACES[piece.surface].filmKgM2, boiling },
       lumps: [searLump(searing)],
       amount: piece.count * touchedM2,

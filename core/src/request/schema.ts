@@ -37,6 +37,7 @@ const pieceSchema = yup
     surface: oneOf(SURFACE_STATES),
     form: optional(FORMS),
     thinEndMm: within(PIECE_LIMITS.thicknessMm, 'mm').optional(),
+    cookedC: within(PIECE_LIMITS.cookedC, '°C').optional(),
     intact: optional(INTACTS),
     coats: yup
       .array(yup.object({ what: oneOf(COAT_KINDS), on: oneOf(COATS_ON), thicknessMm: within(COAT_LIMITS_MM, 'mm') }).noUnknown())

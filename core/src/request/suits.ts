@@ -10,10 +10,14 @@ const FOR_STEAKS: readonly MethodKind[] = ['pan sear']
 const THICK_MM = 50
 const FOR_THICK: readonly MethodKind[] = ['sear then oven', 'two-zone grill', 'sear then bath', 'pot']
 
+/** Warmed to its middle without cooking its outside anew. */
+const FOR_COOKED: readonly MethodKind[] = ['bath then sear', 'oven then sear', 'roast', 'pot']
+
 /** By whatever method the request asks now. Where every one refuses, the first that was wanted says why. */
 export function suitsBest(request: PlanRequest): MethodKind {
-  const { form, thicknessMm } = request.piece
-  const wanted = form === 'roast' ? FOR_JOINTS : thicknessMm > THICK_MM ? FOR_THICK : FOR_STEAKS
+  const { form, thicknessMm, cookedC } = request.piece
+  const raw = form === 'roast' ? FOR_JOINTS : thicknessMm > THICK_MM ? FOR_THICK : FOR_STEAKS
+  const wanted = cookedC === undefined ? raw : FOR_COOKED
   return [...wanted, ...METHOD_KINDS].find(kind => suits(by(request, kind))) ?? wanted[0]
 }
 

@@ -9,7 +9,7 @@ import { OILS, type Oil } from '#core/kit/oil'
 import type { UnitSystem } from '#core/quantity/units'
 
 export interface Caution {
-  readonly id: 'below public health' | 'smoke' | 'not intact' | 'vulnerable'
+  readonly id: 'below public health' | 'smoke' | 'not intact' | 'vulnerable' | 'warmed again'
   readonly text: string
 }
 
@@ -19,7 +19,13 @@ export const NOT_INTACT_C = 71
 export interface Table {
   readonly intact: Intact
   readonly vulnerable: boolean
+  /** Cooked before, and chilled. */
+  readonly warmedAgain?: boolean
 }
+/** What was cooked before and is warmed again (USDA, from memory). */
+const REHEATED_C = 74
+/** What guests at risk should have. */
+export const guardedC = ({ warmedAgain }: Pick<Table, 'warmedAgain'>): number => (warmedAgain ? REHEATED_C : PUBLIC_HEALTH.celsius)
 const ORDINARY: Table = { intact: 'yes', vulnerable: false }
 
 export function cautionsFor(targetC: number, panC: number, system: UnitSystem, table: Table = ORDINARY, oil: Oil = OILS[0]): Caution[] {
@@ -31,11 +37,19 @@ export function cautionsFor(targetC: number, panC: number, system: UnitSystem, t
       text: `${table.intact === 'no' ? 'Needled, rolled or injected meat carries' : 'Meat that may have been needled may carry'} what was outside into its middle: that needs ${safe}, or 2 min at 1 degree less. Ask the butcher, or cook it through.`
     })
   }
-  if (table.vulnerable && targetC < PUBLIC_HEALTH.celsius) {
-    const safe = shownText(showTemperature(PUBLIC_HEALTH.celsius, system))
-    cautions.push({ id: 'vulnerable', text: `Someone at the table should have ${safe} and 3 min of rest: cook theirs to that.` })
+  const guarded = guardedC(table)
+  if (table.vulnerable && targetC < guarded) {
+    const safe = shownText(showTemperature(guarded, system))
+    const rest = table.warmedAgain ? '' : ' and 3 min of rest'
+    cautions.push({ id: 'vulnerable', text: `Someone at the table should have ${safe}${rest}: cook theirs to that.` })
   }
-  if (targetC < PUBLIC_HEALTH.celsius) {
+  if (table.warmedAgain && targetC < REHEATED_C) {
+    const safe = shownText(showTemperature(REHEATED_C, system))
+    cautions.push({
+      id: 'warmed again',
+      text: `The usual advice for cooked meat that is warmed again is ${safe}. Below it: only what was cooked as whole muscle, chilled at once and kept cold and sealed; warmed once, and eaten at once. Local codes come first.`
+    })
+  } else if (targetC < PUBLIC_HEALTH.celsius) {
     const safe = shownText(showTemperature(PUBLIC_HEALTH.celsius, system))
     cautions.push({
       id: 'below public health',

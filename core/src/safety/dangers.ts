@@ -2,10 +2,9 @@
  * A plan that could make someone ill, why, and what would make it safe. Such a plan is
  * carried out only on a deliberate yes. Local codes come first.
  */
-import { PUBLIC_HEALTH } from '#core/doneness/scale'
 import type { History } from '#core/heat/history'
 import type { Table } from './cautions'
-import { NOT_INTACT_C } from './cautions'
+import { guardedC, NOT_INTACT_C } from './cautions'
 
 /** What of a plan counts here. */
 export interface Cooked {
@@ -48,8 +47,9 @@ export function dangersOf(targetC: number, table: Table, plan: Cooked | null, re
   const comesTo = plan === null ? targetC : Math.min(targetC, plan.peak.core + CLOSE_K)
   const dangers: Danger[] = []
   if (table.intact !== 'yes' && comesTo < NOT_INTACT_C && !killed) dangers.push({ id: 'not intact', saferC: NOT_INTACT_C })
-  if (table.vulnerable && comesTo < PUBLIC_HEALTH.celsius && !killed)
-    dangers.push({ id: 'vulnerable', saferC: Math.ceil(PUBLIC_HEALTH.celsius) })
+  // What grew since it was cooked may have left what this heat does not undo: only the usual advice counts then.
+  const enough = killed && !table.warmedAgain
+  if (table.vulnerable && comesTo < guardedC(table) && !enough) dangers.push({ id: 'vulnerable', saferC: Math.ceil(guardedC(table)) })
   if (plan !== null) {
     const { up, down } = warmHours(plan)
     // What grew meanwhile may leave what no heat undoes.

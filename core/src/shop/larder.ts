@@ -34,8 +34,6 @@ export interface Packet {
   readonly cookedC?: number | null
 }
 
-/** What a middle may have come to, °C. */
-export const COOKED_LIMITS_C = [40, 90] as const
 /** Days in a cold fridge, sealed; the usual cautious figure for cooked meat (common practice, no source). */
 export const KEEPS_DAYS = 3
 export const isCooked = (packet: Packet): packet is Packet & { readonly cookedC: number } => typeof packet.cookedC === 'number'

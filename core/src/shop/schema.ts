@@ -5,7 +5,7 @@
 import * as yup from 'yup'
 import { REGIONS, type Region } from '#core/meat/cut'
 import { CUTS } from '#core/meat/cuts'
-import { COOKED_LIMITS_C, THAWING_HOWS, WRAPS, type Packet } from '#core/shop/larder'
+import { THAWING_HOWS, WRAPS, type Packet } from '#core/shop/larder'
 import type { Order } from '#core/shop/orderSlip'
 import { INTACTS, PIECE_LIMITS } from '#core/meat/piece'
 import type { UnitSystem } from '#core/quantity/units'
@@ -66,7 +66,7 @@ const packetSchema = yup
       .strict()
       .required('This is missing.')
       .oneOf([...INTACTS]),
-    cookedC: within(COOKED_LIMITS_C, '°C').nullable().notRequired()
+    cookedC: within(PIECE_LIMITS.cookedC, '°C').nullable().notRequired()
   })
   .noUnknown()
   .required('A packet is missing.')

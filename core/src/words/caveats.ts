@@ -23,6 +23,7 @@ const OFF_TARGET_K = 1
 const WAITS_C = 60
 
 export const caveats = (request: PlanRequest, plan: Plan, system: UnitSystem): string[] => [
+  ...ofCookedBefore(request, plan, system),
   ...ofBatches(request, plan, system),
   ...ofThePan(request, plan, system),
   ...ofTwoSides(request),
@@ -69,6 +70,15 @@ function ofThePan(request: PlanRequest, plan: Plan, system: UnitSystem): string[
       'So little time in the pan that the crust is barely there: a hotter pan, a drier surface, or meat straight from the fridge gives it longer.'
     )
   return said
+}
+
+/** Warmed again: what it was done to stays, until it is warmed past that. */
+function ofCookedBefore({ piece: { cookedC } }: PlanRequest, { peak }: Plan, system: UnitSystem): string[] {
+  if (cookedC === undefined) return []
+  const [was, now] = [cookedC, peak.core].map(c => shownText(showTemperature(c, system)))
+  return peak.core > cookedC + OFF_TARGET_K
+    ? [`It was cooked to ${was} and now comes to ${now}: it is further done than it was, and gives off more juice.`]
+    : [`It was cooked to ${was} before: at ${now} it is warm again and no further done than it was.`]
 }
 
 /** One bone, two muscles. */

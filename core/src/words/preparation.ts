@@ -15,6 +15,12 @@ export interface Task {
 const MINUTE = 60
 const HOUR = 3600
 
+const BAGGED_BEFORE: Task = {
+  id: 'bag',
+  before: 10 * 60,
+  text: 'Leave it in its bag; where it has none, bag it and press the air out',
+  because: 'It is warmed as it was kept: nothing gets at it, and nothing is lost.'
+}
 const BAGGED: Task = {
   id: 'bag',
   before: 10 * MINUTE,
@@ -76,7 +82,8 @@ export function checklistFor(
   kind: MethodKind = 'pan sear',
   thawS: number | null = null
 ): Task[] {
-  const own = OWN[kind] ?? []
+  const cooked = piece.cookedC !== undefined
+  const own = (OWN[kind] ?? []).map(task => (task === BAGGED && cooked ? BAGGED_BEFORE : task))
   const tasks: Task[] = [...own]
   const ready = READY_BEFORE[kind] ?? 0
   const add = (id: string, before: number, text: string, because: string): void =>
@@ -92,14 +99,15 @@ export function checklistFor(
       'Unwrap and dry; lay it on a rack in the fridge, open',
       'Moving cold air dries the faces, so they brown at once.'
     )
-  if (knife) {
+  // Cooked before, its knife work is long done.
+  if (knife && !cooked) {
     for (const f of cut.features) {
       if (f.kind === 'bone' || f.kind === 'seam fat') continue
       const what = f.kind === 'fat cap' ? 'Score the fat cap' : f.kind === 'sinew strip' ? 'See to the sinew' : 'Trim the silverskin'
       add(`knife ${f.kind}`, knifeAt, `${what}: ${f.where}`, f.advice)
     }
   }
-  if (tie) add('tie', knifeAt - 5 * MINUTE, 'Tie it every 3 cm', 'Round and even, it is done everywhere at once.')
+  if (tie && !cooked) add('tie', knifeAt - 5 * MINUTE, 'Tie it every 3 cm', 'Round and even, it is done everywhere at once.')
   if (salt === 'the day before') {
     add(
       'salt',

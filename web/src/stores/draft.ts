@@ -14,7 +14,7 @@ import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
 import { settingsFromEarlier } from '#core/request/earlier'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { by, type Guests, type PlanRequest, type Target } from '#core/request/request'
-import { parseRequest } from '#core/request/schema'
+import { parseRequest, TARGET_LIMITS } from '#core/request/schema'
 import { suitsBest } from '#core/request/suits'
 import { kept } from './kept'
 
@@ -24,6 +24,9 @@ export interface Ordered {
   readonly pieceG?: number
   readonly thicknessMm?: number | null
 }
+
+/** K */
+const WARMED_LESS_K = 2
 
 type Set = Partial<Record<MethodKind, Settings>>
 
@@ -56,7 +59,11 @@ export const useDraft = defineStore('draft', () => {
   const cut = computed(() => cutById(request.value.piece.cutId) ?? CUTS[0])
   const round = computed(() => cut.value.shape.outline === 'round' && request.value.piece.form !== 'roast')
   const contradiction = computed(() => findContradiction(request.value.piece, cut.value))
-  const table = computed(() => ({ intact: request.value.piece.intact ?? ('yes' as const), vulnerable: request.value.guests.atRisk }))
+  const table = computed(() => ({
+    intact: request.value.piece.intact ?? ('yes' as const),
+    vulnerable: request.value.guests.atRisk,
+    warmedAgain: request.value.piece.cookedC !== undefined
+  }))
   const firstProblem = computed(() => Object.entries(problems)[0] as [string, string] | undefined)
 
   function change(part: Partial<PlanRequest>): void {
@@ -119,6 +126,18 @@ export const useDraft = defineStore('draft', () => {
     const fits =
       part.thicknessMm === undefined || thinEndMm === undefined ? part : { ...part, thinEndMm: Math.min(thinEndMm, part.thicknessMm) }
     changePiece(round.value && part.lengthMm !== undefined ? { ...fits, widthMm: part.lengthMm } : fits)
+  }
+  /** It was cooked before and is to be warmed again, to somewhat less than it came to: its sear warms it too. @param cookedC null where it is raw */
+  function cookedBefore(cookedC: number | null): void {
+    const { cookedC: _, ...raw } = request.value.piece
+    const { target } = request.value
+    if (cookedC === null) change({ piece: raw })
+    else
+      change({
+        piece: { ...raw, cookedC },
+        target: { ...target, coreC: Math.max(TARGET_LIMITS[0], Math.min(target.coreC, cookedC - WARMED_LESS_K)) }
+      })
+    choose(suitsBest(request.value))
   }
   function complain(field: string, message: string | null): void {
     if (message === null) delete problems[field]
@@ -189,6 +208,7 @@ export const useDraft = defineStore('draft', () => {
     another,
     changePiece,
     measure,
+    cookedBefore,
     complain,
     forgive,
     take,

@@ -43,4 +43,19 @@ describe('the bench', () => {
     expect(useDraft().request.piece).toEqual(before)
     expect(page.text()).not.toMatch(/\d ?mm\b/)
   })
+
+  it('cooked before, it is planned to be warmed, and taken back it is raw again', async () => {
+    const page = await opened()
+    const before = page.findAll('label.ant-checkbox-wrapper').find(l => l.text().startsWith('It was cooked before'))!
+    await before.find('input').setValue(true)
+    expect(useDraft().request).toMatchObject({ piece: { cookedC: 54 }, target: { coreC: 52 } })
+    await type(field(page, 'Cooked before to'), '60')
+    expect(useDraft().request).toMatchObject({ piece: { cookedC: 60 }, target: { coreC: 52 } })
+    await type(field(page, 'Cooked before to'), '20')
+    expect(page.text()).toContain('from 40 to 90')
+    expect(useDraft().request.piece.cookedC).toBe(60)
+    await before.find('input').setValue(false)
+    expect(useDraft().request.piece.cookedC).toBeUndefined()
+    expect(useDraft().request.method.kind).toBe('pan sear')
+  })
 })

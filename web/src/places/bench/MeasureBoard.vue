@@ -93,7 +93,7 @@ const filmText = computed(() => {
   return units.system === 'metric' ? `${grams.toFixed(1)} g` : `${(grams / 28.35).toFixed(2)} oz`
 })
 
-type SizeKey = 'thicknessMm' | 'thinEndMm' | 'weightG' | 'lengthMm' | 'widthMm' | 'startC'
+type SizeKey = 'cookedC' | 'thicknessMm' | 'thinEndMm' | 'weightG' | 'lengthMm' | 'widthMm' | 'startC'
 interface Size {
   readonly key: SizeKey
   readonly label: string
@@ -103,7 +103,7 @@ interface Size {
   readonly hint: string
 }
 const sizes = computed((): Size[] => {
-  const { thicknessMm, thinEndMm, weightG, lengthMm, widthMm, startC } = piece.value
+  const { thicknessMm, thinEndMm, weightG, lengthMm, widthMm, startC, cookedC } = piece.value
   const { shape } = draft.cut
   const size = (key: Exclude<SizeKey, 'thinEndMm'>, label: string, dimension: Size['dimension'], value: number, hint: string): Size => ({
     key,
@@ -132,7 +132,10 @@ const sizes = computed((): Size[] => {
     size('weightG', 'Weight of one', 'mass', weightG, usual(shape.weightG, mass)),
     size('lengthMm', draft.round ? 'Diameter' : 'Length', 'length', lengthMm, usual(shape.lengthMm, length)),
     ...(draft.round ? [] : [size('widthMm', 'Width', 'length', widthMm, usual(shape.widthMm, length))]),
-    size('startC', 'Temperature inside', 'temperature', startC, fridge.value)
+    size('startC', 'Temperature inside', 'temperature', startC, fridge.value),
+    ...(cookedC === undefined
+      ? []
+      : [size('cookedC', 'Cooked before to', 'temperature', cookedC, 'warmed to no more, it stays as done as it was')])
   ]
 })
 </script>
@@ -159,7 +162,7 @@ const sizes = computed((): Size[] => {
         :range="f.range"
         :model-value="f.value"
         :hint="f.hint"
-        @update:model-value="v => draft.measure({ [f.key]: v })"
+        @update:model-value="v => (f.key === 'cookedC' ? draft.cookedBefore(v) : draft.measure({ [f.key]: v }))"
         @problem="m => draft.complain(f.key === 'thicknessMm' ? 'Thickness' : f.label, m)"
       />
       <count-field
@@ -175,6 +178,11 @@ const sizes = computed((): Size[] => {
     <div class="also">
       <a-checkbox v-if="!log" :checked="piece.thinEndMm !== undefined" @update:checked="wedge"
         >It is a wedge: one end is thinner</a-checkbox
+      >
+      <a-checkbox
+        :checked="piece.cookedC !== undefined"
+        @update:checked="(is: boolean) => draft.cookedBefore(is ? draft.request.target.coreC : null)"
+        >It was cooked before, and chilled</a-checkbox
       >
       <choice-row
         label="Is it intact"

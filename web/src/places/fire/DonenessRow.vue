@@ -25,6 +25,8 @@ const doneness = computed(() =>
     hint: shownText(showTemperature(b.aim, units.system))
   }))
 )
+/** What was cooked before is only warmed. */
+const label = computed(() => (draft.request.piece.cookedC === undefined ? 'Doneness' : 'Warmed to'))
 const chosenBand = computed(() => String(bandOf(scale.value, target.value.coreC).aim))
 </script>
 
@@ -38,7 +40,7 @@ const chosenBand = computed(() => String(bandOf(scale.value, target.value.coreC)
       :title="scale.says"
       @update:model-value="id => guests.goBy(id, bandOf(scale, target.coreC).word)"
     />
-    <choice-row label="Doneness" :model-value="chosenBand" :options="doneness" @update:model-value="v => draft.aim({ coreC: Number(v) })" />
+    <choice-row :label="label" :model-value="chosenBand" :options="doneness" @update:model-value="v => draft.aim({ coreC: Number(v) })" />
     <quantity-field
       class="narrow"
       label="Centre"

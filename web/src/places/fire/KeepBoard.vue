@@ -53,12 +53,13 @@ watch(count, most => (parts.value = Math.min(parts.value, most)))
 /** Cooked, chilled and sealed: written down as what it is. */
 function store(): void {
   if (!props.of) return
-  const { piece, target } = props.of.request
+  const { request, plan } = props.of
+  const { piece, target } = request
   const packet = larder.add({
     cutId: piece.cutId,
     label: '',
     pieces: parts.value,
-    weightG: Math.round(parts.value * piece.weightG),
+    weightG: Math.round(parts.value * piece.weightG * (1 - plan.loss)),
     thicknessMm: piece.thicknessMm,
     wrap: 'vacuum',
     place: 'fridge',
@@ -66,7 +67,7 @@ function store(): void {
     useBy: null,
     thawing: null,
     intact: piece.intact ?? 'yes',
-    cookedC: target.coreC
+    cookedC: Math.max(target.coreC, piece.cookedC ?? 0)
   })
   const name = cutById(piece.cutId)?.name ?? 'It'
   tell(`${parts.value} × ${name} in the larder, to be used within ${KEEPS_DAYS} days.`, () => larder.takeOut(packet))

@@ -95,8 +95,9 @@ const { cautions, dangers, agreed, held, agree } = useSafety({
 
 const title = computed(() => nameOf(draft.request, '', ''))
 const subtitle = computed(() => {
-  const { weightG, startC, surface, count } = piece.value
-  return `${shownText(showMass(weightG, units.system))}${count > 1 ? ' each' : ''}, from ${shownText(showTemperature(startC, units.system))}, ${SURFACES[surface].label.toLowerCase()}.`
+  const { weightG, startC, surface, count, cookedC } = piece.value
+  const before = cookedC === undefined ? '' : `, cooked to ${shownText(showTemperature(cookedC, units.system))} before`
+  return `${shownText(showMass(weightG, units.system))}${count > 1 ? ' each' : ''}, from ${shownText(showTemperature(startC, units.system))}${before}, ${SURFACES[surface].label.toLowerCase()}.`
 })
 const preheatS = computed(() => (plan.shown?.plan.marks[0].phase === 'sear' ? panHotAfter(plan.shown.request) : 0))
 /** A chart nobody looks at is not drawn. */
@@ -191,7 +192,7 @@ function nameOf(request: PlanRequest, called: string, whose: string): string {
         <template v-if="there">
           <what-if :of="plan.current" :scale="scale" />
           <table-board :of="plan.current" />
-          <keep-board v-if="bagged" :of="plan.current" />
+          <keep-board v-if="bagged && piece.cookedC === undefined" :of="plan.current" />
         </template>
         <carve-board
           :class="{ stale }"

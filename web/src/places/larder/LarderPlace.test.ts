@@ -45,7 +45,7 @@ describe('the larder', () => {
     expect(useLarder().packets).toHaveLength(0)
   })
 
-  it('what was cooked before says to what, and is not planned as if it were raw', async () => {
+  it('what was cooked before says to what, and is planned to be warmed again and not as if it were raw', async () => {
     const page = await opened()
     await click(page, 'A new packet')
     await pick(field(page, 'Cut'), 'Strip steak')
@@ -61,6 +61,15 @@ describe('the larder', () => {
     await click(page, 'Change')
     await send(page)
     expect(useLarder().packets).toMatchObject([{ cookedC: 54 }])
+    await click(page, 'Warm it again')
+    const { piece, target, method } = useDraft().request
+    expect(piece).toMatchObject({ cutId: 'strip', weightG: 300, cookedC: 54 })
+    expect(target.coreC).toBeLessThanOrEqual(52)
+    expect(method.kind).not.toBe('pan sear')
+    // What is raw after it has nothing of it.
+    useDraft().take(CUTS.find(c => c.id === 'ribeye')!)
+    expect(useDraft().request.piece.cookedC).toBeUndefined()
+    expect(useDraft().request.method.kind).toBe('pan sear')
   })
 
   it('what cannot be read keeps the packet out, and its reason stands at the field', async () => {

@@ -77,6 +77,7 @@ function toBench(p: Packet): void {
   if (!cut || !isTender(cut)) return
   draft.take(cut, { pieces: p.pieces, pieceG: Math.round(p.weightG / p.pieces), thicknessMm: p.thicknessMm })
   draft.changePiece({ surface: surfaceOf(p), intact: p.intact })
+  if (isCooked(p)) draft.cookedBefore(p.cookedC)
   preparation.packet = p
   preparation.change({ from: p.place })
   // It lies in the freezer until its day.
@@ -129,7 +130,8 @@ const cold = (how: ThawingHow): string => degrees(THAWING_AROUND[how])
                 <strong>{{ name(p) }}</strong>
                 <span class="quiet">{{ size(p) }}{{ p.label && p.cutId ? `, “${p.label}”` : '' }}</span>
                 <span v-if="isCooked(p)" class="care"
-                  >cooked to {{ degrees(p.cookedC) }}: sliced cold, or warmed in a bath no hotter than that, then dried and seared</span
+                  >cooked to {{ degrees(p.cookedC) }}: sliced cold, or warmed in a bath no hotter than that, then dried and seared; warmed
+                  once, and eaten at once</span
                 >
                 <span v-if="p.intact !== 'yes' && !isCooked(p)" class="care">{{
                   p.intact === 'no' ? 'needled or rolled: cook it through' : 'perhaps needled: ask'
@@ -154,11 +156,11 @@ const cold = (how: ThawingHow): string => degrees(THAWING_AROUND[how])
                 <a-button v-if="p.place === 'freezer'" @click="thaw(p, 'fridge')">Thaw in the fridge</a-button>
                 <a-button v-if="p.place === 'freezer'" @click="thaw(p, 'cold water')">in cold water</a-button>
                 <a-button
-                  v-if="p.cutId && !isCooked(p) && isTender(cutById(p.cutId)!)"
+                  v-if="p.cutId && isTender(cutById(p.cutId)!)"
                   class="bench"
                   :disabled="keepingOf(p, now).state === 'past'"
                   @click="toBench(p)"
-                  >{{ p.place === 'freezer' ? 'Plan it, thawed' : 'To the bench' }}</a-button
+                  >{{ p.place === 'freezer' ? 'Plan it, thawed' : isCooked(p) ? 'Warm it again' : 'To the bench' }}</a-button
                 >
                 <router-link v-if="!p.cutId" class="find" to="/counter?ask=packet">Find out what it is</router-link>
                 <a-button v-if="p.place === 'fridge' && !p.thawing" @click="freeze(p)">Freeze</a-button>

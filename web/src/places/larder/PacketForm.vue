@@ -8,7 +8,7 @@ import { nanoid } from 'nanoid'
 import { computed, reactive, ref } from 'vue'
 import { LABEL_LENGTH, PACKET_LIMITS, parsePacket } from '#core/shop/schema'
 import { CUTS, cutById } from '#core/meat/cuts'
-import { COOKED_LIMITS_C, isCooked, WRAPS, type Packet, type Place, type Wrap } from '#core/shop/larder'
+import { isCooked, WRAPS, type Packet, type Place, type Wrap } from '#core/shop/larder'
 import { findCuts } from '#core/meat/names'
 import { PIECE_LIMITS, type Intact } from '#core/meat/piece'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
@@ -116,7 +116,7 @@ function save(): void {
         v-model="given.cookedC"
         label="Its middle came to"
         dimension="temperature"
-        :range="COOKED_LIMITS_C"
+        :range="PIECE_LIMITS.cookedC"
         @problem="m => (unread = { ...unread, cookedC: m })"
       />
     </div>
