@@ -14,7 +14,7 @@ import { progressOf, spentUntil } from '#core/session/progress'
 import { faceOf, shadeOf, type Shade } from './browning'
 import { scoreOf, type Score } from './score'
 import { probedAt } from './signs'
-import { lived, panMetAt, truly, type Beside, type Lived, type Living, type Truth } from './truth'
+import { lived, onwardOf, panMetAt, truly, type Beside, type Lived, type Living, type Truth } from './truth'
 
 type Section = PlannedFigures['section']
 
@@ -236,7 +236,8 @@ export function* cuttingOpen(
   const past = spentUntil(events, carvedAt)
   const panC = panMetAt(truth, events, beside)
   const restS = carvedS - pulledS
-  const asItWas: Living = { atLeast: restS + 60, panC, flare: twist.flare, fieldEvery: 8 }
+  const onward = onwardOf(events, carvedAt)
+  const asItWas: Living = { atLeast: restS + 60, panC, onward, flare: twist.flare, fieldEvery: 8 }
   const again = (of: Truth, spent: readonly Spent[], living: Living, rest = restS): Served => {
     const pulled = secondsOf(spent)
     return servedOf(of, { run: truly(of.kitchen, spent, living), past: spent }, pulled, pulled + rest)
@@ -265,7 +266,8 @@ export function* cuttingOpen(
     yield
   }
   const plannedRest = planned.carveS - planned.pullS
-  if (plannedRest - restS > WORTH.restS) {
+  // Gone on from its rest it has had what it was to have.
+  if (!onward && plannedRest - restS > WORTH.restS) {
     prices.push({
       what: 'rest',
       by: Math.round(plannedRest - restS),

@@ -25,7 +25,7 @@ export function playedByCalls(
   const answer = planFor(request)
   if ('refused' in answer) throw new Error(answer.refused)
   const { plan } = answer
-  const { marks, pull, carve } = plan
+  const { marks, pull, carve, afterRest } = plan
   const preheats = preheatsOf(request, marks)
   let number = 0
   const event = (kind: Exclude<CookEvent['kind'], 'reading' | 'delayed' | 'undone'>, at: number): CookEvent => {
@@ -49,6 +49,7 @@ export function playedByCalls(
     event('laid', laidAt),
     ...[...moves, ...out].sort((a, b) => a.at - b.at),
     event('pulled', at(pull.time + pulled)),
+    ...afterRest.map((m, i) => event(i > 0 && m.stage === afterRest[i - 1].stage ? 'turned' : 'moved', at(m.from + pulled))),
     event('carved', at(carve.time + pulled + carved))
   ]
   const planned = plannedOf(plan, null, preheats.first)

@@ -9,6 +9,7 @@ import { PAN_SIGNS } from '#core/kit/pan'
 import { Randomness } from '#core/numerics/random'
 import type { Method, Phase, Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
+import type { Down } from '#core/method/timeline'
 import { READING_LIMITS, type CookEvent } from '#core/session/events'
 import { progressOf } from '#core/session/progress'
 import { faceOf, shadeOf, type Shade } from './browning'
@@ -75,9 +76,11 @@ export function signsAt(truth: Truth, events: readonly CookEvent[], life: Lived 
   }
   const at = (now - life.laidAt) / 1000
   const { history, body } = life.run
+  const onward = life.after.filter(a => a.fromS <= at).at(-1)
   const onHeat = state === 'on the heat'
   const stage = life.past.at(-1)?.stage ?? 'out'
-  const here = onHeat && stage !== 'out' ? phasesOf(truth.kitchen.method, truth.kitchen.setup)[stage] : null
+  const cooking = onHeat && stage !== 'out' ? phasesOf(truth.kitchen.method, truth.kitchen.setup)[stage] : null
+  const here = onward?.phase ?? cooking
   const boils = here !== null && HEARD_IN.has(here)
   const { piece } = truth.kitchen.setup
   const gone = (t: number): number => valueAt(history.time, history.evaporated, t) * piece.weightG * piece.count
@@ -88,7 +91,7 @@ export function signsAt(truth: Truth, events: readonly CookEvent[], life: Lived 
   return {
     pan: null,
     hiss: boils ? { loud: Math.round(20 * loud) / 20, word: wordFor(loud) } : null,
-    shade: shadeAt(truth, life, at, onHeat),
+    shade: shadeAt(truth, life, at, onward?.phase === 'rewarm' ? onward.down : onHeat ? 'as it lies' : 'in hand'),
     smoke: smokeOf(plate),
     feel: feelAt(truth, fieldAt(life.run.fields, at), geometryOf(body.grid), at),
     flames: flare !== undefined && onHeat && at >= flare.fromS && at < flare.fromS + flare.forS
@@ -103,7 +106,7 @@ function plateAt(time: readonly number[], plate: readonly (number | null)[], at:
  * Of the face that lies up; off the heat the cook turns it about in his hand, and sees the better one. A joint's is not
  * told: what browns it are moments on the metal and hours of dry air, and the engine keeps neither at its very skin.
  */
-function shadeAt(truth: Truth, life: Lived, at: number, onHeat: boolean): Shade | null {
+function shadeAt(truth: Truth, life: Lived, at: number, lies: Down | 'as it lies' | 'in hand'): Shade | null {
   const {
     past,
     run: { history }
@@ -117,8 +120,9 @@ function shadeAt(truth: Truth, life: Lived, at: number, onHeat: boolean): Shade 
     down = s.down
     spent += s.seconds
   }
+  if (lies !== 'as it lies' && lies !== 'in hand') down = lies
   const up = down === 'first' ? second : first
-  const [best] = (onHeat ? [up] : [first, second]).map(face => faceOf(time, face, at)).sort((a, b) => b.dose - a.dose)
+  const [best] = (lies !== 'in hand' ? [up] : [first, second]).map(face => faceOf(time, face, at)).sort((a, b) => b.dose - a.dose)
   return shadeOf(best)
 }
 

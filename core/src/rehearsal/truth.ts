@@ -8,15 +8,15 @@ import type { AirFace, Face, Faces } from '#core/heat/faces'
 import { run, type Run, type Stage, type Subject } from '#core/heat/program'
 import { panAfter, type Pan, type Ring } from '#core/kit/pan'
 import type { SurfaceState } from '#core/meat/piece'
-import type { Method, Resting } from '#core/method/method'
+import type { Method, Phase, Resting } from '#core/method/method'
 import { PAN } from '#core/method/parts'
-import type { Spell } from '#core/method/timeline'
+import { AFTERWARDS, layOut, secondsOf, type Down, type Spell } from '#core/method/timeline'
 import type { Setup } from '#core/method/setup'
 import { Randomness } from '#core/numerics/random'
 import type { PlanRequest } from '#core/request/request'
 import { hotMetal, setupOf } from '#core/request/setup'
 import type { CookEvent } from '#core/session/events'
-import { happenedUntil, progressOf } from '#core/session/progress'
+import { happenedUntil, progressOf, settingsSaid, type Progress } from '#core/session/progress'
 
 export interface TrueKitchen<S extends Resting> {
   readonly method: Method<S>
@@ -96,7 +96,17 @@ function burnt(stages: readonly Spell[], { fromS, forS }: NonNullable<Twist['fla
   })
 }
 
+/** Where it went from its rest, and stayed. */
+interface Onward {
+  /** s after it was taken off, of each that it went on to. */
+  readonly fromS: readonly number[]
+  /** s after it was taken off up to which it is wanted. */
+  readonly untilS: number
+  readonly later: Progress['later']
+}
+
 export interface Living {
+  readonly onward?: Onward | undefined
   /** s that the rest runs at least. */
   readonly atLeast?: number
   /** What the pan was at when it was laid in, °C; as it is held, where nothing is said. */
@@ -109,12 +119,32 @@ export interface Living {
 
 /** What the true piece did until it was taken off, and in its rest. */
 export function truly<S extends Resting>({ method, setup, target }: TrueKitchen<S>, past: readonly Spent[], living: Living = {}): Run {
-  const { atLeast = 0, panC = null, flare, fieldEvery = null, fineness = 'fine' } = living
+  const { atLeast = 0, panC = null, onward, flare, fieldEvery = null, fineness = 'fine' } = living
   const trial = trialOfPast(method, setup, target, past)
-  const stages = restingOn(trial.stages(setup, trial.free) as readonly Spell[], atLeast)
+  const laid = trial.stages(setup, trial.free) as readonly Spell[]
+  const after = onward ? goneOnTo({ method, setup, target }, onward) : []
+  const stages = after.length > 0 && onward ? goingOn(laid, after, onward) : restingOn(laid, atLeast)
   const subject = laidInAt(method.subject(setup, fineness), panC)
   const lit = flare ? burnt(stages, flare) : stages
   return run(subject, lit, { every: 4, fieldEvery, untilPastPeakBy: 0.5, atLeast })
+}
+/** What there is to go on to after the rest, as it was planned and as was said since, as long as it stayed there. Gone on once more than that, it stays in the last. */
+function goneOnTo<S extends Resting>({ method, setup }: TrueKitchen<S>, { fromS, untilS, later }: Onward): Spell[] {
+  const said = { ...setup, settings: settingsSaid(setup.settings, later) }
+  const { rewarm } = layOut(method.program(said, method.bounds(said)[0]))
+  if (rewarm.length === 0) return []
+  return fromS.map((from, i) => {
+    const seconds = Math.max(SOON_OVER, (fromS[i + 1] ?? untilS) - from)
+    return { ...rewarm[Math.min(i, rewarm.length - 1)], seconds, end: { after: seconds } }
+  })
+}
+/** s */
+const SOON_OVER = 0.1
+/** Its rest ends where it goes on, and when all of that is over it lies on the board. */
+function goingOn(laid: readonly Spell[], after: readonly Spell[], { fromS: [restS] }: Onward): readonly Spell[] {
+  const rest = laid[laid.length - 1]
+  const resting = (seconds: number): Spell => ({ ...rest, seconds, end: { after: seconds } })
+  return [...laid.slice(0, -1), resting(Math.max(SOON_OVER, restS)), ...after, resting(AFTERWARDS)]
 }
 /** However long it is left on its board. */
 const restingOn = (stages: readonly Spell[], seconds: number): readonly Spell[] =>
@@ -154,17 +184,30 @@ export interface Lived {
   /** Epoch ms. */
   readonly laidAt: number
   readonly past: readonly Spent[]
+  /** What it went on to after its rest: in what, which face down, and from when, s since it was laid in. */
+  readonly after: readonly { readonly phase: Phase; readonly down: Down; readonly fromS: number }[]
   /** s since it was laid in up to which it holds. */
   readonly until: number
 }
 const FIELD_EVERY = 8
 
+/** What was gone on to after the rest until then. @param until epoch ms */
+export function onwardOf(events: readonly CookEvent[], until: number): Onward | undefined {
+  const { pulledAt, onward, later } = progressOf(events)
+  const since = (at: number): number => (at - (pulledAt ?? at)) / 1000
+  const fromS = onward.filter(at => at <= until).map(since)
+  return fromS.length > 0 ? { fromS, untilS: since(until), later } : undefined
+}
+
 /** @param until epoch ms. @returns null before it is laid in */
 export function lived(truth: Truth, events: readonly CookEvent[], until: number, beside: Beside): Lived | null {
   const { laidAt } = progressOf(events)
+  const onward = onwardOf(events, until)
   const { past } = happenedUntil(events, until)
   if (laidAt === null || past.length === 0) return null
   const seconds = Math.max(0, (until - laidAt) / 1000)
-  const living = { atLeast: seconds, panC: panMetAt(truth, events, beside), fieldEvery: FIELD_EVERY, flare: truth.twist.flare }
-  return { run: truly(truth.kitchen, past, living), laidAt, past, until: seconds }
+  const living = { atLeast: seconds, panC: panMetAt(truth, events, beside), onward, fieldEvery: FIELD_EVERY, flare: truth.twist.flare }
+  const off = secondsOf(past)
+  const after = onward ? goneOnTo(truth.kitchen, onward).map(({ phase, down }, i) => ({ phase, down, fromS: off + onward.fromS[i] })) : []
+  return { run: truly(truth.kitchen, past, living), laidAt, past, after, until: seconds }
 }

@@ -14,7 +14,7 @@ import type { UnitSystem } from '#core/quantity/units'
 import type { PlanRequest } from '#core/request/request'
 import { servedCold, settingsOf } from '#core/request/setup'
 import type { NextAction } from './nextAction'
-import type { Progress } from './progress'
+import { settingsSaid, type Progress } from './progress'
 import { IN_THE_PAN, preheatsOf, ringFollows } from './warmUp'
 
 export interface Call {
@@ -121,8 +121,7 @@ const long = (seconds: number): string => shownText(showDuration(seconds))
 
 /** As it was set, and what was said of the table since. */
 function setNow({ request, progress: { later } }: Stand): Set {
-  const set = settingsOf(request) as Set
-  return { ...set, heldS: (set.heldS ?? 0) + later.held, rewarmS: Math.max(set.rewarmS ?? 0, later.flash) }
+  return settingsSaid(settingsOf(request) as Set, later)
 }
 
 export function callFor(action: NextAction, stand: Stand, system: UnitSystem): Call {

@@ -108,6 +108,12 @@ export function progressOf(events: readonly CookEvent[]): Progress {
   }
 }
 
+/** Settings as they have come to be by what was said of the table since. */
+export const settingsSaid = <S extends { readonly heldS?: number; readonly rewarmS?: number }>(
+  settings: S,
+  { held, flash }: Pick<Progress['later'], 'held' | 'flash'>
+): S => ({ ...settings, heldS: (settings.heldS ?? 0) + held, rewarmS: Math.max(settings.rewarmS ?? 0, flash) })
+
 /** A turn that another hand said as it came off takes it nowhere. */
 function fromTheFirstMove<F extends { readonly kind: EventKind }>(rested: readonly F[]): readonly F[] {
   const first = rested.findIndex(f => f.kind === 'moved')

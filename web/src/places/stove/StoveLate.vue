@@ -11,7 +11,6 @@ import { progressOf } from '#core/session/progress'
 import { showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import type { CoolerOven, Forecast } from '#core/usecase/forecast'
 import type { Refused } from '#core/usecase/plan'
-import { useClock } from '../../stores/clock'
 import { useCook } from '../../stores/cook'
 import { asked } from '../../stores/forecast'
 import { useKit } from '../../stores/kit'
@@ -24,7 +23,6 @@ import { askEngine } from '../../workers/engine'
 
 const emit = defineEmits<{ close: [] }>()
 const cook = useCook()
-const clock = useClock()
 const stove = useStove()
 const pass = usePass()
 const units = useUnits()
@@ -63,8 +61,7 @@ function flashS({ events, request }: CookRecord): number {
 const FLASH_S = 60
 const OFFERED: Record<Meanwhile, () => boolean> = {
   rest: () => true,
-  // What is true of a rehearsed piece does not go back into the pan.
-  flash: () => clock.rehearsing === null && open.value.some(c => flashS(c) > 0),
+  flash: () => open.value.some(c => flashS(c) > 0),
   hold: () => ovens.value,
   oven: () => cooler.value.size > 0
 }
