@@ -27,6 +27,13 @@ export const OVENS: readonly Oven[] = [
 export const ovenById = (id: string): Oven | undefined => OVENS.find(o => o.id === id)
 export const OVEN_LIMITS_C = [60, 300] as const
 
+/** At full power for ever it would come to this, °C, nearing it in so many seconds: 180 °C after seven minutes, 290 after a quarter of an hour, in a small one. Common practice, no source. */
+const FULL_C = 450
+const WARMS_IN = 900
+/** An oven that was cold, so long after it was lit, °C. */
+export const ovenAfter = (dialC: number, roomC: number, seconds: number): number =>
+  Math.min(dialC, roomC + (FULL_C - roomC) * (1 - Math.exp(-Math.max(0, seconds) / WARMS_IN)))
+
 /** What stands in the oven, all pieces together. */
 export interface OvenLoad {
   /** Of one piece, m. */

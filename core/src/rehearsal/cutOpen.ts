@@ -12,9 +12,10 @@ import type { CookRecord, PlannedFigures } from '#core/book/record'
 import type { Steps } from '#core/numerics/steps'
 import { progressOf, spentUntil } from '#core/session/progress'
 import { faceOf, shadeOf, type Shade } from './browning'
+import { ovenMetAt } from './coldOven'
 import { scoreOf, type Score } from './score'
 import { probedAt } from './signs'
-import { lived, onwardOf, panMetAt, truly, type Beside, type Lived, type Living, type Truth } from './truth'
+import { lived, onwardOf, ovenLitBefore, panMetAt, truly, type Beside, type Lived, type Living, type Truth } from './truth'
 
 type Section = PlannedFigures['section']
 
@@ -33,7 +34,7 @@ export interface Served {
   readonly boardMl: number
 }
 
-export const MISTAKES = ['pan', 'turns', 'pull', 'rest', 'flames'] as const
+export const MISTAKES = ['pan', 'oven', 'turns', 'pull', 'rest', 'flames'] as const
 export type Mistake = (typeof MISTAKES)[number]
 
 /** One decision changed, and nothing else. */
@@ -211,7 +212,7 @@ function* rightPull(
 const FRAMES = 40
 
 /** From when on a decision is worth a word. */
-const WORTH = { pullS: 15, panK: 20, restS: 40, turns: 2 } as const
+const WORTH = { pullS: 15, panK: 20, ovenK: 20, restS: 40, turns: 2 } as const
 
 /**
  * @param record carved
@@ -233,7 +234,7 @@ export function* cuttingOpen(
   yield
   const { kitchen, twist, unknowns } = truth
   const served = servedOf(truth, life, pulledS, carvedS)
-  const past = spentUntil(events, carvedAt)
+  const { past } = life
   const panC = panMetAt(truth, events, beside)
   const restS = carvedS - pulledS
   const onward = onwardOf(events, carvedAt)
@@ -247,6 +248,12 @@ export function* cuttingOpen(
   const holdC = truth.pan?.holdC ?? null
   if (panC !== null && holdC !== null && Math.abs(panC - holdC) > WORTH.panK) {
     prices.push({ what: 'pan', by: tenth(panC - holdC), instead: again(truth, past, { ...asItWas, panC: holdC }) })
+    yield
+  }
+  const { oven } = truth
+  const metC = oven ? ovenMetAt(past, oven, ovenLitBefore(events, laidAt, beside)) : null
+  if (oven && metC !== null && oven.dialC - metC > WORTH.ovenK) {
+    prices.push({ what: 'oven', by: tenth(metC - oven.dialC), instead: again(truth, spentUntil(events, carvedAt), asItWas) })
     yield
   }
   const faced = past.filter(s => s.stage !== 'out')

@@ -199,7 +199,7 @@ describe('signs', () => {
   it('a second piece meets the pan as the first one has it', () => {
     const { events } = playedByCalls(STRIP, { laid: 200 })
     const alone = panMetAt(truth, events, ALONE)!
-    expect(panMetAt(truth, events, { panInUseFrom: litAt! + 150_000 })).toBe(truth.pan!.holdC)
+    expect(panMetAt(truth, events, { ...ALONE, panInUseFrom: litAt! + 150_000 })).toBe(truth.pan!.holdC)
     expect(alone).toBeGreaterThan(truth.pan!.holdC + 40)
   })
 })

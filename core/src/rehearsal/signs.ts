@@ -5,6 +5,7 @@
  */
 import { geometryOf, type CutGeometry } from '#core/doneness/section'
 import { fieldAt, valueAt, type Field } from '#core/heat/history'
+import { ovenAfter } from '#core/kit/oven'
 import { PAN_SIGNS } from '#core/kit/pan'
 import { Randomness } from '#core/numerics/random'
 import type { Method, Phase, Resting } from '#core/method/method'
@@ -13,6 +14,7 @@ import type { Down } from '#core/method/timeline'
 import { READING_LIMITS, type CookEvent } from '#core/session/events'
 import { progressOf } from '#core/session/progress'
 import { faceOf, shadeOf, type Shade } from './browning'
+import { ovenLitAt } from './coldOven'
 import { feelOf, sharesOf, stiffness, type Feel } from './feel'
 import { emptyPanC, type Beside, type Lived, type Truth } from './truth'
 
@@ -22,6 +24,8 @@ export type Smoke = (typeof SMOKES)[number]
 export interface Signs {
   /** Of the empty pan, by a drop of water and what is in it; null where there is none, or meat in it. */
   readonly pan: string | null
+  /** Of an oven that is lit, by its lamp, until the piece is in; null where it is in none. */
+  readonly oven: string | null
   /** How loud, 0 to 1, and in words; null where nothing can be heard. */
   readonly hiss: { readonly loud: number; readonly word: string } | null
   /** Of the face that can be seen. */
@@ -32,7 +36,7 @@ export interface Signs {
   readonly flames: boolean
 }
 
-const NO_SIGNS: Signs = { pan: null, hiss: null, shade: null, smoke: 'none', feel: null, flames: false }
+const NO_SIGNS: Signs = { pan: null, oven: null, hiss: null, shade: null, smoke: 'none', feel: null, flames: false }
 
 /** Water boiled off, g/s, that is as loud as a pan gets; estimate. */
 const LOUD_G_S = 0.2
@@ -69,10 +73,11 @@ export function signsAt(truth: Truth, events: readonly CookEvent[], life: Lived 
   const { state, lits } = progressOf(events)
   const litAt = lits.at(-1)
   if (life === null) {
-    if (truth.pan === null || litAt === undefined) return NO_SIGNS
+    const oven = ovenSign(truth, events, now, beside)
+    if (truth.pan === null || litAt === undefined) return { ...NO_SIGNS, oven }
     const inUse = beside.panInUseFrom !== null && beside.panInUseFrom <= now
     const panC = inUse ? truth.pan.holdC : emptyPanC(truth.pan, (now - litAt) / 1000)
-    return { ...NO_SIGNS, pan: panSign(panC), smoke: smokeOf(panC) }
+    return { ...NO_SIGNS, oven, pan: panSign(panC), smoke: smokeOf(panC) }
   }
   const at = (now - life.laidAt) / 1000
   const { history, body } = life.run
@@ -90,12 +95,22 @@ export function signsAt(truth: Truth, events: readonly CookEvent[], life: Lived 
   const { flare } = truth.twist
   return {
     pan: null,
+    oven: cooking === 'oven' ? null : ovenSign(truth, events, now, beside),
     hiss: boils ? { loud: Math.round(20 * loud) / 20, word: wordFor(loud) } : null,
     shade: shadeAt(truth, life, at, onward?.phase === 'rewarm' ? onward.down : onHeat ? 'as it lies' : 'in hand'),
     smoke: smokeOf(plate),
     feel: feelAt(truth, fieldAt(life.run.fields, at), geometryOf(body.grid), at),
     flames: flare !== undefined && onHeat && at >= flare.fromS && at < flare.fromS + flare.forS
   }
+}
+
+/** Its lamp is lit while it heats. */
+function ovenSign({ oven }: Truth, events: readonly CookEvent[], now: number, beside: Beside): string | null {
+  const lit = Math.min(ovenLitAt(events) ?? Infinity, beside.ovenLitAt ?? Infinity)
+  if (oven === null || lit > now) return null
+  return ovenAfter(oven.dialC, oven.roomC, (now - lit) / 1000) < oven.dialC
+    ? 'its lamp is lit: it is still warming'
+    : 'its lamp has gone out'
 }
 
 function plateAt(time: readonly number[], plate: readonly (number | null)[], at: number): number | null {

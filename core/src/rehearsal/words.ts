@@ -14,6 +14,8 @@ function did({ what, by }: Priced, system: UnitSystem): string {
   switch (what) {
     case 'pan':
       return `Laid in with the pan ${shownText(showTemperatureRise(Math.abs(by), system))} ${by < 0 ? 'too cold' : 'too hot'}`
+    case 'oven':
+      return `Put into an oven that was still ${shownText(showTemperatureRise(-by, system))} too cold`
     case 'turns':
       return `Turned ${by === 1 ? 'once' : `${by} times`} less than planned`
     case 'pull':

@@ -83,7 +83,9 @@ export const useRehearsal = defineStore('rehearsal', () => {
   }
 
   const words = computed(() =>
-    JSON.stringify(current.value?.cooks.map(({ signs: { pan, hiss, shade, smoke, flames } }) => [pan, hiss?.word, shade, smoke, flames]))
+    JSON.stringify(
+      current.value?.cooks.map(({ signs: { pan, oven, hiss, shade, smoke, flames } }) => [pan, oven, hiss?.word, shade, smoke, flames])
+    )
   )
   let lookAt = 0
   watch(words, () => (lookAt = Date.now() + LOOKED_AT_MS))
