@@ -162,7 +162,9 @@ const KEYS: Record<MethodKind, readonly SettingKey[]> = {
 
 export const DIALS: readonly Dial[] = (Object.keys(ROWS) as SettingKey[]).map(key => ({ key, ...ROWS[key] }))
 const dialOf = (key: SettingKey): Dial => ({ key, ...ROWS[key] })
-export const dialsOf = (kind: MethodKind): readonly Dial[] => KEYS[kind].map(dialOf)
+const BY_KIND = new Map(Object.entries(KEYS).map(([kind, keys]) => [kind, keys.map(dialOf)]))
+/** The same ones each time: a field is drawn anew only for another. */
+export const dialsOf = (kind: MethodKind): readonly Dial[] => BY_KIND.get(kind) ?? []
 
 /** What of the kit a method is cooked with: it is what its settings are set on. */
 export type KitPart = 'pan' | 'oven' | 'grill' | 'bath' | 'pot'

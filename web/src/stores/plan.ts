@@ -83,8 +83,9 @@ export const usePlan = defineStore('plan', () => {
   const refused = computed(() => (refusal.value && isDraft(refusal.value.request) ? refusal.value : null))
   /** The last plan there was by this method: shown faint, and never as current, while the next is worked out. */
   const shown = computed(() => current.value ?? (result.value?.kind === draft.request.method.kind ? result.value : null))
-  const spread = computed(() => (current.value && spreadOf.value?.of === current.value ? spreadOf.value.spread : null))
-  const misjudged = computed(() => (current.value && misjudgedOf.value?.of === current.value ? misjudgedOf.value.misjudged : null))
+  /** Of what is shown, as faint as that. */
+  const spread = computed(() => (shown.value && spreadOf.value?.of === shown.value ? spreadOf.value.spread : null))
+  const misjudged = computed(() => (shown.value && misjudgedOf.value?.of === shown.value ? misjudgedOf.value.misjudged : null))
   const state = computed<'ready' | 'working' | 'refused' | 'wrong input'>(() =>
     wrong.value ? 'wrong input' : refused.value ? 'refused' : current.value ? 'ready' : 'working'
   )

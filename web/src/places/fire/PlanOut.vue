@@ -81,6 +81,7 @@ const schedule = computed(() => {
   // With its day, where that is another.
   return spans.map(s => ({ ...s, at: s.from.format(s.from.isSame(end, 'day') ? timeWritten : `ddd ${timeWritten}`) }))
 })
+const times = computed(() => schedule.value.map(s => ({ key: s.at + s.what, when: s.at, what: s.what })))
 /** As early as it can be. */
 function fromNow(): void {
   if (props.of)
@@ -165,7 +166,7 @@ async function open(file: File): Promise<void> {
     <div v-if="of" class="back" :aria-busy="stale">
       <moment-field v-model="serveAt" class="at" label="On the table at" />
       <a-button v-if="mayStartNow" class="link now no-print" @click="fromNow">Starting now</a-button>
-      <time-list :class="{ stale }" :items="schedule.map(s => ({ key: s.at + s.what, when: s.at, what: s.what }))" />
+      <div :class="{ stale }"><time-list :items="times" /></div>
       <div class="acts no-print">
         <a-button :disabled="held || stale" @click="toThePass">On the pass</a-button>
         <a-button :disabled="held || stale" @click="print">Print</a-button>

@@ -25,8 +25,6 @@ const props = defineProps<{
   preheatS: number
   /** What the peak would be off by if the piece were 3 mm thicker, K; null while that is worked out. */
   thickerK?: number | null
-  /** Shown faint, and never as current. */
-  stale: boolean
 }>()
 const units = useUnits()
 
@@ -79,7 +77,7 @@ const comesOut = computed(() => {
 </script>
 
 <template>
-  <section class="drawings" :class="{ stale }" aria-label="The plan">
+  <section class="drawings" aria-label="The plan">
     <div class="cut">
       <round-section
         v-if="section.kind === 'round'"
@@ -103,7 +101,7 @@ const comesOut = computed(() => {
         :height="182"
       />
       <dl aria-label="What comes out">
-        <div v-for="c in comesOut" :key="c.what">
+        <div v-for="c in comesOut" :key="c.what" v-memo="[c.means, c.value]">
           <a-tooltip :title="c.means" placement="left">
             <dt tabindex="0">{{ c.what }}</dt>
           </a-tooltip>
@@ -111,7 +109,7 @@ const comesOut = computed(() => {
         </div>
       </dl>
     </div>
-    <line-drawing v-model:moment="moment" :plan="plan" :spread="stale ? null : spread" :preheat-s="preheatS" />
+    <line-drawing v-model:moment="moment" :plan="plan" :spread="spread" :preheat-s="preheatS" />
   </section>
 </template>
 

@@ -99,6 +99,17 @@ const subtitle = computed(() => {
   const before = cookedC === undefined ? '' : `, cooked to ${shownText(showTemperature(cookedC, units.system))} before`
   return `${shownText(showMass(weightG, units.system))}${count > 1 ? ' each' : ''}, from ${shownText(showTemperature(startC, units.system))}${before}, ${SURFACES[surface].label.toLowerCase()}.`
 })
+/** Once for a plan, so that the board is not drawn anew with everything else. */
+const carved = computed(() => {
+  if (!plan.shown) return null
+  const { request, plan: of } = plan.shown
+  return {
+    piece: of.kind === 'in pastry' ? wrappedPiece(request.piece, settingsOf(request) as Wrapped) : request.piece,
+    loss: of.loss,
+    peakC: of.peak.core,
+    section: sectionOf(of, request.piece, of.carve.time)
+  }
+})
 const preheatS = computed(() => (plan.shown?.plan.marks[0].phase === 'sear' ? panHotAfter(plan.shown.request) : 0))
 /** A chart nobody looks at is not drawn. */
 const unfolded = ref<string[]>([])
@@ -169,18 +180,18 @@ function nameOf(request: PlanRequest, called: string, whose: string): string {
       <plan-settings class="settings after" :free="METHODS[kind].free" />
       <pan-mates class="after" />
 
-      <plan-picture
-        v-if="plan.shown"
-        :plan="plan.shown.plan"
-        :piece="plan.shown.request.piece"
-        :cut="draft.cut"
-        :scale="scale"
-        :spread="plan.spread"
-        :preheat-s="preheatS"
-        :thicker-k="plan.misjudged?.thickerK ?? null"
-        :stale="stale"
-        class="after"
-      />
+      <!-- Faded from here: what is drawn is not drawn anew for that. -->
+      <div v-if="plan.shown" class="after" :class="{ stale }">
+        <plan-picture
+          :plan="plan.shown.plan"
+          :piece="plan.shown.request.piece"
+          :cut="draft.cut"
+          :scale="scale"
+          :spread="plan.spread"
+          :preheat-s="preheatS"
+          :thicker-k="plan.misjudged?.thickerK ?? null"
+        />
+      </div>
       <div v-if="plan.shown" class="later">
         <pot-board
           v-if="kind === 'pot'"
@@ -190,19 +201,11 @@ function nameOf(request: PlanRequest, called: string, whose: string): string {
           :plan="plan.shown.plan"
         />
         <template v-if="there">
-          <what-if :of="plan.current" :scale="scale" />
+          <what-if :of="plan.current" :kind="kind" :scale="scale" />
           <table-board :of="plan.current" />
           <keep-board v-if="bagged && piece.cookedC === undefined" :of="plan.current" />
         </template>
-        <carve-board
-          :class="{ stale }"
-          :piece="kind === 'in pastry' ? wrappedPiece(piece, settings as Wrapped) : plan.shown.request.piece"
-          :cut="draft.cut"
-          :loss="plan.shown.plan.loss"
-          :peak-c="plan.shown.plan.peak.core"
-          :section="sectionOf(plan.shown.plan, plan.shown.request.piece, plan.shown.plan.carve.time)"
-          :guests="dinner.diners ?? 1"
-        />
+        <div v-if="carved" :class="{ stale }"><carve-board v-bind="carved" :cut="draft.cut" :guests="dinner.diners ?? 1" /></div>
         <a-collapse v-model:active-key="unfolded" class="curves" ghost>
           <a-collapse-panel key="curves" header="The curves in full">
             <plan-chart v-if="unfolded.length > 0" :plan="plan.shown.plan" :beside="null" />

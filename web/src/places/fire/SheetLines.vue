@@ -18,7 +18,12 @@ function toggle(id: string): void {
 
 <template>
   <ul class="sheet" :class="{ stale }" :aria-busy="stale">
-    <li v-for="l in lines" :key="l.id" :class="{ main: l.id === 'pull' }">
+    <li
+      v-for="l in lines"
+      :key="l.id"
+      v-memo="[l.label, l.shown.figure, l.shown.unit, l.why, open.has(l.id)]"
+      :class="{ main: l.id === 'pull' }"
+    >
       <a-button class="card" :aria-expanded="open.has(l.id)" @click="toggle(l.id)">
         <span class="label">{{ l.label }}</span>
         <span class="shown" :data-line="l.id"

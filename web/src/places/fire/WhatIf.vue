@@ -5,6 +5,7 @@ import { bandOf, type Scale } from '#core/doneness/scale'
 import { showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import { MISJUDGED_MM } from '#core/plan/misjudged'
 import { LATE_S, OFF_K, type Consequence, type WhatIfId } from '#core/plan/whatIf'
+import type { MethodKind } from '#core/method/methods'
 import { useUnits } from '../../stores/units'
 import type { PlanResult } from '../../stores/plan'
 import { inBackground } from '../../workers/background'
@@ -12,6 +13,7 @@ import { inBackground } from '../../workers/background'
 const props = defineProps<{
   /** The plan it is about; null while there is none that is current. */
   of: PlanResult | null
+  kind: MethodKind
   scale: Scale
 }>()
 const units = useUnits()
@@ -57,8 +59,10 @@ const WORDS: Record<WhatIfId, () => string> = {
   'no rest': () => 'cut at once',
   'fillet side': () => 'its fillet side'
 }
+/** Of the plan before they stay where they are, faded: what comes and goes moves all that is below it. */
+const before = computed(() => (found.value && found.value.of.kind === props.kind ? found.value : null))
 const rows = computed(() =>
-  (shown.value?.answers ?? []).map(a => ({
+  ((shown.value ?? before.value)?.answers ?? []).map(a => ({
     id: a.id,
     what: WORDS[a.id](),
     core: shownText(showTemperature(a.coreC, units.system)),
@@ -69,10 +73,10 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <section class="what" :aria-busy="!shown">
+  <section class="what" :class="{ stale: !shown }" :aria-busy="!shown">
     <h2>What if, and you went by the clock?</h2>
     <p v-if="failed" class="quiet" role="alert">That could not be worked out. Change something and it tries again.</p>
-    <p v-else-if="!shown" class="quiet">{{ of ? 'Cooking it several ways…' : '' }}</p>
+    <p v-else-if="rows.length === 0" class="quiet">{{ of ? 'Cooking it several ways…' : '' }}</p>
     <ul v-else>
       <li v-for="r in rows" :key="r.id">
         <span class="quiet">{{ r.what }}</span>
