@@ -108,6 +108,14 @@ export function progressOf(events: readonly CookEvent[]): Progress {
   }
 }
 
+/** So much later it was wanted, and its oven turned for that, s. */
+const ovenLaterS = (events: readonly CookEvent[]): number =>
+  standing(events).reduce((sum, e) => sum + (e.kind === 'delayed' && e.ovenC !== undefined ? e.seconds : 0), 0)
+
+/** How far what is forecast to come off the heat is behind what was planned and has been said since, s. @param pullS since it was laid in */
+export const behindBy = (events: readonly CookEvent[], plannedPullS: number, pullS: number): number =>
+  pullS - plannedPullS - ovenLaterS(events)
+
 /** Settings as they have come to be by what was said of the table since. */
 export const settingsSaid = <S extends { readonly heldS?: number; readonly rewarmS?: number }>(
   settings: S,

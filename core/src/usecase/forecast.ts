@@ -4,6 +4,7 @@ import type { Assimilated } from '#core/estimate/assimilate'
 import type { Observation } from '#core/estimate/prior'
 import type { Moment } from '#core/plan/plan'
 import type { PlanRequest } from '#core/request/request'
+import { OVEN_LIMITS_C } from '#core/kit/oven'
 import { DELAY_LIMITS_S } from '#core/session/events'
 import { setupOf, settingsOf } from '#core/request/setup'
 import { secondsOf } from '#core/method/timeline'
@@ -82,20 +83,21 @@ function warmerBy(kelvin: number, plan: UnderWay): UnderWay {
   }
 }
 
-/** What an oven would have to be turned to now for its piece to come out later. */
-export interface CoolerOven {
+/** What an oven would have to be turned to now for its piece to be carved at another time. */
+export interface TurnedOven {
   readonly ovenC: number
   readonly forecast: Forecast
 }
-/** Dials go by fives, and below this an oven warms and hardly cooks, °C; common practice, no source. */
+/** Dials go by fives, and below this an oven warms and hardly cooks, °C; turned up by more than that the outside pays. Common practice, no source. */
 const DIAL_STEP_C = 5
 const COOLEST_C = 75
+const UP_BY_C = 60
 
 /**
- * @param laterS how much later it is wanted; no table is put off by more than three hours
- * @returns null where it is in no oven, or none that cooks would be so slow
+ * @param laterS how much later it is wanted, negative for sooner; no table is put off by more than three hours
+ * @returns null where it is in no oven, or none that does so
  */
-export function coolerOven(question: ForecastQuestion, laterS: number, remember?: Remember): CoolerOven | null {
+export function turnedOven(question: ForecastQuestion, laterS: number, remember?: Remember): TurnedOven | null {
   const { past, off } = question.happened
   const last = past.at(-1)
   const as = forecast(question, remember)
@@ -109,22 +111,33 @@ export function coolerOven(question: ForecastQuestion, laterS: number, remember?
     const found = forecast({ ...question, happened: { ...question.happened, past: turned } }, remember)
     return 'refused' in found ? null : found
   }
-  /** The cooler, the later; one in which it never gets there is too cool. */
-  const late = ({ plan }: Forecast): number => (plan.peak.core < plan.target - SHORT_K ? Infinity : plan.carve.time - as.plan.carve.time)
-  const dials = Array.from({ length: Math.max(0, Math.floor((dial - COOLEST_C) / DIAL_STEP_C)) }, (_, i) => dial - (i + 1) * DIAL_STEP_C)
+  const way = laterS < 0 ? -1 : 1
+  const by = Math.abs(laterS)
+  /** The further it is turned the more; one in which it never gets there is too cool. */
+  const moves = ({ plan }: Forecast): number =>
+    way > 0 && plan.peak.core < plan.target - SHORT_K ? Infinity : way * (plan.carve.time - as.plan.carve.time)
+  const steps = Math.floor((way > 0 ? dial - COOLEST_C : Math.min(UP_BY_C, OVEN_LIMITS_C[1] - dial)) / DIAL_STEP_C)
+  const dials = Array.from({ length: Math.max(0, steps) }, (_, i) => dial - way * (i + 1) * DIAL_STEP_C)
   let [low, high] = [0, dials.length - 1]
-  let best: CoolerOven | null = null
+  let best: TurnedOven | null = null
   while (low <= high) {
     const middle = (low + high) >> 1
     const found = at(dials[middle])
-    const by = found ? late(found) : Infinity
-    if (found && by < Infinity && (best === null || Math.abs(by - laterS) < Math.abs(late(best.forecast) - laterS)))
+    const moved = found ? moves(found) : Infinity
+    // So hot that it would be overdone is no way out.
+    const fits = found !== null && moved < Infinity && !(way < 0 && found.plan.overshoot)
+    if (fits && (best === null || Math.abs(moved - by) < Math.abs(moves(best.forecast) - by)))
       best = { ovenC: dials[middle], forecast: found }
-    if (by < laterS) low = middle + 1
+    if (moved < by) low = middle + 1
     else high = middle - 1
   }
-  return best !== null && Math.abs(late(best.forecast) - laterS) <= Math.max(NEAR_S, laterS * NEAR_SHARE) ? best : null
+  if (best === null) return null
+  const won = moves(best.forecast)
+  // Sooner is better than nothing; later than it was asked for the meat would wait.
+  return way < 0 ? (won >= LEAST_WON_S ? best : null) : Math.abs(won - by) <= Math.max(NEAR_S, by * NEAR_SHARE) ? best : null
 }
 /** Nearer than that it is what was asked for; the rest of it is waited on the board. */
 const NEAR_S = 150
 const NEAR_SHARE = 0.3
+/** Less is not worth a walk to the oven, s. */
+const LEAST_WON_S = 90

@@ -23,7 +23,7 @@ import { setupOf } from '#core/request/setup'
 import type { Dish, Kitchen } from '#core/service/dish'
 import type { Service } from '#core/service/schedule'
 import { thawSeconds, type ThawingHow } from '#core/shop/larder'
-import { coolerOven, forecast, type CoolerOven, type Forecast, type ForecastQuestion } from '#core/usecase/forecast'
+import { turnedOven, forecast, type TurnedOven, type Forecast, type ForecastQuestion } from '#core/usecase/forecast'
 import { orRefused, plan, type PlanAnswer, type Refused } from '#core/usecase/plan'
 import { serve } from '#core/usecase/serve'
 import { packPlans } from './packed'
@@ -34,7 +34,7 @@ export interface Engine {
   /** Of a cook under way. */
   forecast(question: ForecastQuestion): Forecast | Refused
   /** Null where it is in no oven, or cannot be made to wait so. */
-  coolerOven(question: ForecastQuestion, laterS: number): CoolerOven | null
+  turnedOven(question: ForecastQuestion, laterS: number): TurnedOven | null
   /** What a few millimetres would do to a plan. */
   misjudged(request: PlanRequest, plan: Plan, token?: number): Promise<Misjudged>
   /** How sure a plan is. */
@@ -127,7 +127,7 @@ function firstMinutes(request: PlanRequest): void {
 const engine: Engine = {
   plan: planned,
   forecast: question => forecast(question, remembered),
-  coolerOven: (question, laterS) => coolerOven(question, laterS, remembered),
+  turnedOven: (question, laterS) => turnedOven(question, laterS, remembered),
   misjudged: (request, plan, token) => {
     const { method, setup } = setupOf(request)
     return inPieces(misjudging(method, setup, plan), token)

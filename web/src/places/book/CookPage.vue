@@ -185,7 +185,9 @@ const log = computed(() => {
       when: laidAt === null ? dayjs(e.at).format('HH:mm:ss') : t < 0 ? `−${showClock(-t)}` : showClock(t),
       what:
         e.kind === 'delayed'
-          ? `The table is ${shownText(showDuration(e.seconds))} later${e.held === true ? ', kept warm' : ''}${e.flashS === undefined ? '' : ', then back in the hot pan'}${e.ovenC === undefined ? '' : `, its oven turned to ${degrees(e.ovenC)}`}`
+          ? e.seconds === 0 && e.ovenC !== undefined
+            ? `Its oven turned to ${degrees(e.ovenC)}`
+            : `The table is ${shownText(showDuration(e.seconds))} later${e.held === true ? ', kept warm' : ''}${e.flashS === undefined ? '' : ', then back in the hot pan'}${e.ovenC === undefined ? '' : `, its oven turned to ${degrees(e.ovenC)}`}`
           : e.kind === 'reading'
             ? `Read ${shownText(showTemperature(e.coreC, units.system, 1))}${e.probe === undefined ? '' : ` by ${e.probe}`}`
             : (where(e) ?? WORDS[e.kind] ?? e.kind),

@@ -2,13 +2,13 @@
 /** The one thing to do next, to be read from the stove; done by a large button or the space bar, called aloud once the cook has begun. */
 import { timeWritten } from '../../ui/moments'
 import { Button as AButton } from 'ant-design-vue'
-import { useWakeLock } from '@vueuse/core'
 import dayjs from 'dayjs'
-import { computed, watch } from 'vue'
+import { computed } from 'vue'
 import type { PassCall } from '#core/service/calls'
 import { showDuration, shownText } from '#core/quantity/format'
 import { useStove } from '../../stores/stove'
 import { useSingleKeys } from '../../ui/useSingleKeys'
+import { useStaysLit } from '../../ui/useStaysLit'
 
 const props = defineProps<{
   call: PassCall
@@ -30,14 +30,7 @@ const time = computed(() => dayjs(props.serveAt).add(props.call.at, 'second').fo
 const { caller } = useStove()
 const done = (): void => emit('done', props.call.id)
 useSingleKeys({ ' ': done, m: caller.toggle })
-const lock = useWakeLock()
-watch(
-  () => props.begun,
-  begun => {
-    if (begun && lock.isSupported.value && !lock.isActive.value) void lock.request('screen')
-  },
-  { immediate: true }
-)
+useStaysLit(() => props.begun)
 </script>
 
 <template>

@@ -5,6 +5,7 @@ import { nextTick, useTemplateRef, watch } from 'vue'
 import { useCook } from '../../stores/cook'
 import { useStove } from '../../stores/stove'
 import ReadingEntry from './ReadingEntry.vue'
+import StoveBehind from './StoveBehind.vue'
 import StoveLate from './StoveLate.vue'
 import type { AtTheStove } from './useAtTheStove'
 
@@ -29,6 +30,7 @@ watch(
     <span v-if="at.undone" role="status">{{ at.undone }}</span>
   </p>
   <reading-entry v-if="at.reading" ref="entry" @read="at.read" @close="at.show({ reading: false })" />
+  <stove-behind v-if="at.record && at.forecast && at.heard && !at.guestsLate && !at.bySigns" :record="at.record" :forecast="at.forecast" />
   <stove-late v-if="at.guestsLate" @close="at.show({ guestsLate: false })" />
   <div v-if="at.earlier" class="keys earlier" role="group" aria-label="When it was done">
     <a-button v-for="m in at.moments" :key="m.label" @click="at.act(m.at)">{{ at.call?.done }}, {{ m.label }}</a-button>

@@ -9,7 +9,7 @@ import { dialsOf } from '#core/method/dials'
 import { servedCold } from '#core/request/setup'
 import { progressOf } from '#core/session/progress'
 import { showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
-import type { CoolerOven, Forecast } from '#core/usecase/forecast'
+import type { TurnedOven, Forecast } from '#core/usecase/forecast'
 import type { Refused } from '#core/usecase/plan'
 import { useCook } from '../../stores/cook'
 import { asked } from '../../stores/forecast'
@@ -51,7 +51,7 @@ type Meanwhile = (typeof MEANWHILE)[number]['value']
 const meanwhile = ref<Meanwhile>('rest')
 const ovens = computed(() => kit.kit.ovens.length > 0)
 /** By piece that is in an oven, what that would have to be turned to. */
-const cooler = shallowRef<ReadonlyMap<string, CoolerOven>>(new Map())
+const cooler = shallowRef<ReadonlyMap<string, TurnedOven>>(new Map())
 /** By piece, how long a face it can be put back in a pan for before it is cut, s: a minute, where there is that much time. */
 function flashS({ events, request }: CookRecord): number {
   const { laidAt, onward } = progressOf(events)
@@ -97,12 +97,12 @@ function beside(way: Meanwhile): string {
   return cut.length > 0 ? `: cut at ${degrees(Math.min(...cut))}` : ''
 }
 
-async function coolerFor(longer: number): Promise<Map<string, CoolerOven>> {
-  const found = new Map<string, CoolerOven>()
+async function coolerFor(longer: number): Promise<Map<string, TurnedOven>> {
+  const found = new Map<string, TurnedOven>()
   for (const of of open.value) {
     if (progressOf(of.events).laidAt === null) continue
     const question = asked({ cook: of, now: stove.now })
-    const answer = await askEngine(async engine => (await engine.coolerOven(question, longer)) as CoolerOven | null).catch(() => null)
+    const answer = await askEngine(async engine => (await engine.turnedOven(question, longer)) as TurnedOven | null).catch(() => null)
     if (answer) found.set(of.id, answer)
   }
   // One oven has one dial: where two in it would need another each, it is no way out.
@@ -153,7 +153,7 @@ async function costOf(of: CookRecord, longer: number, way: Meanwhile): Promise<C
 
 function take(): void {
   const before = pass.ticket.serveAt
-  const turned = meanwhile.value === 'oven' ? cooler.value : new Map<string, CoolerOven>()
+  const turned = meanwhile.value === 'oven' ? cooler.value : new Map<string, TurnedOven>()
   const rest = open.value.filter(c => !turned.has(c.id))
   const flashed = meanwhile.value === 'flash' ? rest.filter(c => flashS(c) > 0) : []
   const late = { kind: 'delayed', seconds: seconds.value, ...(meanwhile.value === 'hold' ? { held: true } : {}) } as const

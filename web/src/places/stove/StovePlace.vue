@@ -2,8 +2,8 @@
 /** What do I do now, and how long: one action at a time, readable from across the kitchen. */
 import OnSlate from '../../ui/OnSlate.vue'
 import { Button as AButton } from 'ant-design-vue'
-import { onKeyStroke, useWakeLock } from '@vueuse/core'
-import { defineAsyncComponent, watch } from 'vue'
+import { onKeyStroke } from '@vueuse/core'
+import { defineAsyncComponent } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { useClock } from '../../stores/clock'
 import { useCook } from '../../stores/cook'
@@ -18,6 +18,7 @@ import RehearsalBar from './RehearsalBar.vue'
 import RehearsalSigns from './RehearsalSigns.vue'
 import { useAtTheStove } from './useAtTheStove'
 import { useSingleKeys } from '../../ui/useSingleKeys'
+import { useStaysLit } from '../../ui/useStaysLit'
 
 /** For the end of a cook: it comes with the other places. */
 const OutcomeForm = defineAsyncComponent(() => import('../book/OutcomeForm.vue'))
@@ -28,14 +29,7 @@ const stove = useStove()
 const router = useRouter()
 const at = useAtTheStove()
 
-const lock = useWakeLock()
-watch(
-  () => at.state,
-  p => {
-    if (p !== 'ready' && p !== 'carved' && lock.isSupported.value && !lock.isActive.value) void lock.request('screen')
-  },
-  { immediate: true }
-)
+useStaysLit(() => (at.state === 'ready' || at.state === 'carved' ? null : at.state))
 
 useSingleKeys({
   ' ': () => at.act(),

@@ -1,11 +1,11 @@
-/** Guests late while the joint is in its oven: what that would have to be turned to, and that what is past stays past. */
+/** Guests late while the joint is in its oven, or the joint itself: what that would have to be turned to, and that what is past stays past. */
 import { describe, expect, it } from 'vitest'
 import { planned } from '#core/plan/planned.fixture'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { by } from '#core/request/request'
 import { happenedUntil, progressOf } from '#core/session/progress'
 import type { CookEvent } from '#core/session/events'
-import { coolerOven, forecast, type Forecast, type ForecastQuestion } from './forecast'
+import { turnedOven, forecast, type Forecast, type ForecastQuestion } from './forecast'
 
 const MIN = 60
 const piece = {
@@ -34,7 +34,7 @@ const half = inOven.from + 0.5 * (inOven.to - inOven.from)
 
 describe('an oven turned down while it is waited for', () => {
   const before = answered(asked(begun, half))
-  const turned = coolerOven(asked(begun, half), 25 * MIN)!
+  const turned = turnedOven(asked(begun, half), 25 * MIN)!
 
   it('is cooler, by fives, and the joint is carved about so much later, as done as it was to be', () => {
     expect(inOven.phase).toBe('oven')
@@ -50,14 +50,14 @@ describe('an oven turned down while it is waited for', () => {
   })
 
   it('for longer is cooler still; for longer than a table waits it is not offered', () => {
-    expect(coolerOven(asked(begun, half), 40 * MIN)!.ovenC).toBeLessThan(turned.ovenC)
-    expect(coolerOven(asked(begun, half), 4 * 3600)).toBeNull()
+    expect(turnedOven(asked(begun, half), 40 * MIN)!.ovenC).toBeLessThan(turned.ovenC)
+    expect(turnedOven(asked(begun, half), 4 * 3600)).toBeNull()
   })
 
   it('is not offered in the pan, before it is in, nor off the heat', () => {
-    expect(coolerOven(asked(begun.slice(0, 1), 30), 20 * MIN)).toBeNull()
-    expect(coolerOven(asked([], 0), 20 * MIN)).toBeNull()
-    expect(coolerOven(asked([...begun, said('out', half, { kind: 'pulled' })], half + 60), 20 * MIN)).toBeNull()
+    expect(turnedOven(asked(begun.slice(0, 1), 30), 20 * MIN)).toBeNull()
+    expect(turnedOven(asked([], 0), 20 * MIN)).toBeNull()
+    expect(turnedOven(asked([...begun, said('out', half, { kind: 'pulled' })], half + 60), 20 * MIN)).toBeNull()
   })
 
   it('said and taken, the past stays as it was, what is to come goes at the new heat, and nothing more is called for', () => {
@@ -76,5 +76,38 @@ describe('an oven turned down while it is waited for', () => {
     expect(happenedUntil(events, 1000 * half).past.at(-1)).toMatchObject({ seconds: 0, ovenC: turned.ovenC })
     const undone = [...events, said('undo', half + 30, { kind: 'undone', undoes: 'late' })]
     expect(happenedUntil(undone, 1000 * half).past).toEqual(happenedUntil(begun, 1000 * half).past)
+  })
+})
+
+describe('an oven turned up for a joint that is behind', () => {
+  const before = answered(asked(begun, half))
+  const climb = (f: Forecast): number => f.plan.peak.core - f.plan.pull.core
+
+  it('is hotter, by fives, and the joint is carved sooner, as done as it was to be, with more left to climb', () => {
+    const turned = turnedOven(asked(begun, half), -10 * MIN)!
+    expect(turned.ovenC).toBeGreaterThan(150)
+    expect(turned.ovenC % 5).toBe(0)
+    const sooner = before.plan.carve.time - turned.forecast.plan.carve.time
+    expect(sooner).toBeGreaterThan(5 * MIN)
+    expect(sooner).toBeLessThan(13 * MIN)
+    expect(Math.abs(turned.forecast.plan.peak.core - before.plan.peak.core)).toBeLessThan(1)
+    expect(climb(turned.forecast)).toBeGreaterThan(climb(before))
+  })
+
+  it('never by more than sixty degrees: what that does not make up for is said as what it wins', () => {
+    const turned = turnedOven(asked(begun, half), -3 * 3600)!
+    expect(turned.ovenC).toBe(210)
+    expect(before.plan.carve.time - turned.forecast.plan.carve.time).toBeLessThan(before.plan.pull.time - half)
+  })
+
+  it('a minute before it comes out there is nothing left to win', () => {
+    expect(turnedOven(asked(begun, before.plan.pull.time - 60), -10 * MIN)).toBeNull()
+  })
+
+  it('of an oven that was found to be slow it is the dial that is turned: what it is short of stays', () => {
+    const slow = { ...request, kit: { ...request.kit, oven: { ...request.kit.oven!, offsetC: -20 } } }
+    const turned = turnedOven({ ...asked(begun, half), request: slow }, -10 * MIN)!
+    const straight = turnedOven(asked(begun, half), -10 * MIN)!
+    expect(turned.forecast.plan.carve.time).toBeGreaterThan(straight.forecast.plan.carve.time)
   })
 })

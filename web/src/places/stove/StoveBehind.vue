@@ -1,0 +1,147 @@
+<script setup lang="ts">
+/** The probe says that it will be late: its oven turned up, or the table told, each with what it costs. */
+import { Button as AButton } from 'ant-design-vue'
+import dayjs from 'dayjs'
+import { computed, shallowRef, watch } from 'vue'
+import type { CookRecord } from '#core/book/record'
+import { showDuration, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import { cookedWith } from '#core/method/dials'
+import { settingsOf } from '#core/request/setup'
+import { behindBy, happenedUntil, progressOf } from '#core/session/progress'
+import type { Plan } from '#core/plan/plan'
+import type { TurnedOven } from '#core/usecase/forecast'
+import { useCook } from '../../stores/cook'
+import { asked } from '../../stores/forecast'
+import { usePass } from '../../stores/pass'
+import { useStove } from '../../stores/stove'
+import { useUnits } from '../../stores/units'
+import { MOMENT } from '../../ui/moments'
+import { tell } from '../../ui/tell'
+import { askEngine } from '../../workers/engine'
+
+const props = defineProps<{ record: CookRecord; forecast: Plan }>()
+const cook = useCook()
+const pass = usePass()
+const stove = useStove()
+const units = useUnits()
+/** Less is made up for on the board, s. */
+const WORTH_S = 4 * 60
+
+const inOven = computed(() => {
+  const { state } = progressOf(props.record.events)
+  const stage = happenedUntil(props.record.events, stove.now).past.at(-1)?.stage
+  return state === 'on the heat' && props.forecast.marks.some(m => m.stage === stage && m.phase === 'oven')
+})
+/** One oven has one dial: another in it would be turned up with it. */
+const alone = computed(() =>
+  cook.cooks.every(
+    c => c.id === props.record.id || progressOf(c.events).state === 'carved' || !cookedWith(c.request.method.kind).includes('oven')
+  )
+)
+const behindS = computed(() => Math.round(behindBy(props.record.events, props.record.planned.pullS, props.forecast.pull.time) / 60) * 60)
+const behind = computed(() => inOven.value && behindS.value >= WORTH_S)
+
+const turned = shallowRef<TurnedOven | null>(null)
+let round = 0
+watch(
+  [behind, () => props.record.events.length],
+  async ([is]) => {
+    round += 1
+    const mine = round
+    turned.value = null
+    if (!is || !alone.value) return
+    const question = asked({ cook: props.record, now: stove.now })
+    const found = await askEngine(async engine => (await engine.turnedOven(question, -behindS.value)) as TurnedOven | null).catch(
+      () => null
+    )
+    if (mine === round) turned.value = found
+  },
+  { immediate: true }
+)
+
+const degrees = (c: number): string => shownText(showTemperature(c, units.system))
+const long = (s: number): string => shownText(showDuration(s))
+const price = computed(() => {
+  if (!turned.value) return ''
+  const { plan } = turned.value.forecast
+  const sooner = props.forecast.carve.time - plan.carve.time
+  const climbs = plan.peak.core - plan.pull.core - (props.forecast.peak.core - props.forecast.pull.core)
+  const more =
+    climbs < 0.5 ? 'it climbs no more for that' : `it climbs ${shownText(showTemperatureRise(climbs, units.system))} more by itself`
+  return `carved ${long(sooner)} sooner, off at ${degrees(plan.pull.probe)}: ${more}, and its outside is done further.`
+})
+function turnUp(): void {
+  if (!turned.value) return
+  const { ovenC } = turned.value
+  const said = cook.say({ kind: 'delayed', seconds: 0, ovenC }, stove.now, [props.record.id])
+  tell(`Turn its oven to ${degrees(ovenC)}.`, () => cook.takeBack(said))
+}
+/** Everything else comes so much later too. */
+function letWait(): void {
+  const seconds = behindS.value
+  const { ovenC } = settingsOf(props.record.request) as { readonly ovenC: number }
+  const dial = happenedUntil(props.record.events, stove.now).past.at(-1)?.ovenC ?? ovenC
+  const others = cook.cooks.filter(c => c.id !== props.record.id && progressOf(c.events).state !== 'carved').map(c => c.id)
+  const before = pass.ticket.serveAt
+  const tonight = pass.dishes.length > 0 && pass.begun
+  const said = [
+    cook.say({ kind: 'delayed', seconds, ovenC: dial }, stove.now, [props.record.id]),
+    ...(others.length > 0 ? [cook.say({ kind: 'delayed', seconds }, stove.now, others)] : [])
+  ]
+  if (tonight) pass.change({ serveAt: dayjs(before).add(seconds, 'second').format(MOMENT) })
+  tell(`The table is ${long(seconds)} later, for everything that is on.`, () => {
+    for (const entered of new Set(said)) cook.takeBack(entered)
+    if (tonight) pass.change({ serveAt: before })
+  })
+}
+</script>
+
+<template>
+  <section v-if="behind" class="behind" aria-label="It is behind its time">
+    <p role="status">
+      By what was read it comes out <b>{{ long(behindS) }} late</b>.
+    </p>
+    <p v-if="turned" class="way">
+      <a-button @click="turnUp">Turn its oven up to {{ degrees(turned.ovenC) }}</a-button> <span>{{ price }}</span>
+    </p>
+    <p class="way">
+      <a-button @click="letWait">Let the table wait {{ long(behindS) }}</a-button> <span>it stays as gentle as it was planned.</span>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.behind {
+  border-left: 3px solid var(--hot);
+  padding-left: 14px;
+  font-size: 18px;
+  line-height: 1.45;
+  max-width: 820px;
+}
+p {
+  margin: 0 0 8px;
+}
+.way {
+  display: flex;
+  align-items: center;
+  gap: 6px 14px;
+}
+.ant-btn {
+  flex: none;
+  min-height: 56px;
+  height: auto;
+  padding: 8px 18px;
+  background: #20262a;
+  color: var(--chalk);
+  border-color: #30383c;
+  font-size: 17px;
+  font-weight: 600;
+  white-space: normal;
+}
+@media (max-width: 760px) {
+  .way {
+    flex-direction: column;
+    align-items: start;
+  }
+}
+</style>
