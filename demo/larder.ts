@@ -21,6 +21,19 @@ const packets = (now: number): Packet[] => {
       since: now - 4 * DAY,
       useBy: now + 5 * DAY
     },
+    {
+      ...usual,
+      id: 'demo-cooked',
+      cutId: 'rump-cap',
+      label: 'Saturday’s, from the bath',
+      pieces: 2,
+      weightG: 590,
+      thicknessMm: 36,
+      wrap: 'vacuum',
+      place: 'fridge',
+      since: now - DAY,
+      cookedC: 55
+    },
     { ...usual, id: 'demo-skirts', cutId: 'skirt', pieces: 2, weightG: 760, wrap: 'wrapped', place: 'fridge', since: now - 2 * DAY },
     {
       ...usual,

@@ -66,17 +66,19 @@ describe('a cook is kept', () => {
     const found = await request(app).get('/api/cooks?service=dinner-1').expect(200)
     expect((found.body as { cooks: CookRecord[] }).cooks.map(c => c.service)).toEqual([service, second])
     const late = event('r-late', 3, { kind: 'delayed', seconds: 1200, ovenC: 110 })
+    const behind = event('r-behind', 4, { kind: 'delayed', seconds: 0, ovenC: 140 })
     const told = await request(app)
       .post('/api/cooks/cook-rare/events')
-      .send({ events: [late] })
+      .send({ events: [late, behind] })
       .expect(200)
-    expect((told.body as CookRecord).events).toEqual([late])
+    expect((told.body as CookRecord).events).toEqual([late, behind])
     await request(app)
       .post('/api/cooks/cook-rare/events')
       .send({ events: [event('r-wrong', 4, { kind: 'delayed', seconds: 1e6 })] })
       .expect(422)
     for (const wrong of [
       { kind: 'delayed', seconds: 600, ovenC: 900 },
+      { kind: 'delayed', seconds: 0 },
       { kind: 'turned', ovenC: 110 }
     ])
       await request(app)
