@@ -40,7 +40,8 @@ const core = computed(() => valueAt(props.plan.history.time, props.plan.history.
 const word = computed(() => {
   const { peak, pull } = props.plan
   const reached = moment.value >= peak.time ? peak.core : core.value
-  if (reached < 40) return moment.value < pull.time ? 'still raw' : undefined
+  const before = props.piece.cookedC === undefined ? 'still raw' : 'still cold'
+  if (reached < 40) return moment.value < pull.time ? before : undefined
   return bandOf(props.scale, reached).word
 })
 

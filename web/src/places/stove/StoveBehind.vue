@@ -1,7 +1,6 @@
 <script setup lang="ts">
 /** The probe says that it will be late: its oven turned up, or the table told, each with what it costs. */
 import { Button as AButton } from 'ant-design-vue'
-import dayjs from 'dayjs'
 import { computed, shallowRef, watch } from 'vue'
 import type { CookRecord } from '#core/book/record'
 import { showDuration, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
@@ -12,16 +11,15 @@ import type { Plan } from '#core/plan/plan'
 import type { TurnedOven } from '#core/usecase/forecast'
 import { useCook } from '../../stores/cook'
 import { asked } from '../../stores/forecast'
-import { usePass } from '../../stores/pass'
 import { useStove } from '../../stores/stove'
 import { useUnits } from '../../stores/units'
-import { MOMENT } from '../../ui/moments'
 import { tell } from '../../ui/tell'
 import { askEngine } from '../../workers/engine'
+import { useLaterTable } from './useLaterTable'
 
 const props = defineProps<{ record: CookRecord; forecast: Plan }>()
 const cook = useCook()
-const pass = usePass()
+const { putOff } = useLaterTable()
 const stove = useStove()
 const units = useUnits()
 /** Less is made up for on the board, s. */
@@ -82,17 +80,11 @@ function letWait(): void {
   const { ovenC } = settingsOf(props.record.request) as { readonly ovenC: number }
   const dial = happenedUntil(props.record.events, stove.now).past.at(-1)?.ovenC ?? ovenC
   const others = cook.cooks.filter(c => c.id !== props.record.id && progressOf(c.events).state !== 'carved').map(c => c.id)
-  const before = pass.ticket.serveAt
-  const tonight = pass.dishes.length > 0 && pass.begun
   const said = [
     cook.say({ kind: 'delayed', seconds, ovenC: dial }, stove.now, [props.record.id]),
     ...(others.length > 0 ? [cook.say({ kind: 'delayed', seconds }, stove.now, others)] : [])
   ]
-  if (tonight) pass.change({ serveAt: dayjs(before).add(seconds, 'second').format(MOMENT) })
-  tell(`The table is ${long(seconds)} later, for everything that is on.`, () => {
-    for (const entered of new Set(said)) cook.takeBack(entered)
-    if (tonight) pass.change({ serveAt: before })
-  })
+  putOff(seconds, said)
 }
 </script>
 

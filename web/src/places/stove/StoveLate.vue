@@ -1,7 +1,6 @@
 <script setup lang="ts">
 /** The guests are late: what that does to each piece that is on, by the engine, before it is taken. */
 import { Button as AButton, Radio as ARadio, RadioGroup as ARadioGroup, Skeleton as ASkeleton } from 'ant-design-vue'
-import dayjs from 'dayjs'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { CookRecord } from '#core/book/record'
 import { HOLDING_C } from '#core/kit/air'
@@ -14,17 +13,14 @@ import type { Refused } from '#core/usecase/plan'
 import { useCook } from '../../stores/cook'
 import { asked } from '../../stores/forecast'
 import { useKit } from '../../stores/kit'
-import { usePass } from '../../stores/pass'
 import { nameOf, useStove } from '../../stores/stove'
 import { useUnits } from '../../stores/units'
-import { MOMENT } from '../../ui/moments'
-import { tell } from '../../ui/tell'
 import { askEngine } from '../../workers/engine'
+import { useLaterTable } from './useLaterTable'
 
 const emit = defineEmits<{ close: [] }>()
 const cook = useCook()
 const stove = useStove()
-const pass = usePass()
 const units = useUnits()
 const kit = useKit()
 const LATE_MIN = [5, 10, 20, 30] as const
@@ -37,9 +33,7 @@ const NOTICED_K = 3
 
 /** What may still be moved. */
 const open = computed(() => cook.cooks.filter(c => progressOf(c.events).state !== 'carved'))
-/** Another day's ticket has nothing to do with these guests. */
-const TONIGHT_MS = 6 * 3600_000
-const tonight = computed(() => pass.dishes.length > 0 && (pass.begun || Math.abs(pass.servedAt - stove.now) < TONIGHT_MS))
+const { tonight, putOff } = useLaterTable()
 /** Late guests can be waited for on the board, or in a low oven where there is one. */
 const MEANWHILE = [
   { value: 'rest', says: 'Let it rest longer' },
@@ -152,7 +146,6 @@ async function costOf(of: CookRecord, longer: number, way: Meanwhile): Promise<C
 }
 
 function take(): void {
-  const before = pass.ticket.serveAt
   const turned = meanwhile.value === 'oven' ? cooler.value : new Map<string, TurnedOven>()
   const rest = open.value.filter(c => !turned.has(c.id))
   const flashed = meanwhile.value === 'flash' ? rest.filter(c => flashS(c) > 0) : []
@@ -166,11 +159,7 @@ function take(): void {
     ),
     ...[...turned].map(([id, { ovenC }]) => cook.say({ kind: 'delayed', seconds: seconds.value, ovenC }, stove.now, [id]))
   ]
-  if (tonight.value) pass.change({ serveAt: dayjs(before).add(seconds.value, 'second').format(MOMENT) })
-  tell(`The table is ${long(seconds.value)} later, for everything that is on.`, () => {
-    for (const entered of new Set(said)) cook.takeBack(entered)
-    if (tonight.value) pass.change({ serveAt: before })
-  })
+  putOff(seconds.value, said)
   emit('close')
 }
 </script>
