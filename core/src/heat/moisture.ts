@@ -23,7 +23,8 @@ export const held = (celsius: number): number => HELD.at(celsius)
 /** kg/m³ that would be held cold, had it never been heated. */
 export const heldAtMost = (water: number, heatedToC?: number): number => (heatedToC === undefined ? water : water / held(heatedToC))
 
-const FIGURES = 6
+const FIGURES = 4
+const HEATED = 2
 /** How far from a face inward can matter to it within one step, in lengths that water diffuses in that time. */
 const REACH = 5
 /** A cell passes water on freely above a fifth of the raw. */
@@ -38,8 +39,10 @@ export class Moisture {
   /** Water that either face could draw on at all in one step, kg for the line: its own cell's, and half of what lies beneath while that is wet. */
   readonly within: [number, number] = [0, 0]
 
-  /** Of each material: its water, supply when cool, how much more when hot, whether it tightens; what it was heated to before, as a place in the tables, and its water over what it held there. */
+  /** Of each material: raw water, supply when cool, how much more when hot, whether it tightens. */
   private readonly figures: Float64Array
+  /** Of each material: what it was heated to before, as a place in the tables, and its water over what it held there; null where all is raw. */
+  private readonly heated: Float64Array | null
 
   // Scratch, one entry a cell or an edge.
   private readonly next: Float64Array
@@ -66,15 +69,13 @@ export class Moisture {
     materials: readonly Material[]
   ) {
     this.figures = Float64Array.from(
-      materials.flatMap(({ rawWater, supply: [cool, hot], tightens, heatedToC }) => [
-        rawWater,
-        cool,
-        hot - cool,
-        tightens ? 1 : 0,
-        heatedToC === undefined ? 0 : placeOf(heatedToC),
-        tightens ? heldAtMost(rawWater, heatedToC) : 0
-      ])
+      materials.flatMap(({ rawWater, supply: [cool, hot], tightens }) => [rawWater, cool, hot - cool, tightens ? 1 : 0])
     )
+    this.heated = materials.every(m => m.heatedToC === undefined)
+      ? null
+      : Float64Array.from(
+          materials.flatMap(m => [m.heatedToC === undefined ? 0 : placeOf(m.heatedToC), heldAtMost(m.rawWater, m.heatedToC)])
+        )
     const n = axis.cells
     const scratch = (): Float64Array => new Float64Array(n)
     this.next = scratch()
@@ -98,7 +99,7 @@ export class Moisture {
    * @param open whether juice can come out at each end
    */
   prepare(dt: number, temperature: Float64Array, water: Float64Array, material: Uint8Array, open: readonly [boolean, boolean]): void {
-    const { axis, raw, held, figures, conductance, nearness, storage, pressed, lower, diagonal, upper } = this
+    const { axis, raw, held, figures, heated, conductance, nearness, storage, pressed, lower, diagonal, upper } = this
     const { area, volume } = axis
     const n = axis.cells
     const perSecond = 1 / dt
@@ -113,12 +114,16 @@ export class Moisture {
       supply = figures[row + 1]
       keeps = rawWater
       if (figures[row + 3] > 0) {
-        const now = placeOf(temperature[i])
-        const place = now > figures[row + 4] ? now : figures[row + 4]
+        let place = placeOf(temperature[i])
+        if (heated !== null) {
+          const before = HEATED * material[i]
+          place = Math.max(place, heated[before])
+          keeps = heated[before + 1]
+        }
         const entry = place | 0
         const part = place - entry
         supply += TIGHTENED.between(entry, part) * figures[row + 2]
-        keeps = figures[row + 5] * HELD.between(entry, part)
+        keeps *= HELD.between(entry, part)
       }
       raw[i] = rawWater
       held[i] = keeps
