@@ -23,21 +23,8 @@ async function again(): Promise<void> {
 </script>
 
 <template>
-  <p v-if="missing" class="missing" role="alert">
+  <p v-if="missing" class="over-all" role="alert">
     {{ missing.meta['title'] ?? 'The page' }}: this place has not come, nothing answers. What was said here is kept.
     <a-button size="small" :loading="trying" @click="again()">Try again</a-button>
   </p>
 </template>
-
-<style scoped>
-.missing {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  justify-content: center;
-  margin: 0;
-  padding: 8px 16px;
-  border-bottom: 1px solid var(--rule);
-  font-size: 15px;
-}
-</style>

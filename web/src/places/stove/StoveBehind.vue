@@ -89,7 +89,7 @@ function letWait(): void {
 </script>
 
 <template>
-  <section v-if="behind" class="behind" aria-label="It is behind its time">
+  <section v-if="behind" class="behind ways-out" aria-label="It is behind its time">
     <p role="status">
       By what was read it comes out <b>{{ long(behindS) }} late</b>.
     </p>
@@ -104,8 +104,6 @@ function letWait(): void {
 
 <style scoped>
 .behind {
-  border-left: 3px solid var(--hot);
-  padding-left: 14px;
   font-size: 18px;
   line-height: 1.45;
   max-width: 820px;
@@ -120,15 +118,6 @@ p {
 }
 .ant-btn {
   flex: none;
-  min-height: 56px;
-  height: auto;
-  padding: 8px 18px;
-  background: #20262a;
-  color: var(--chalk);
-  border-color: #30383c;
-  font-size: 17px;
-  font-weight: 600;
-  white-space: normal;
 }
 @media (max-width: 760px) {
   .way {

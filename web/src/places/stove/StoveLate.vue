@@ -165,7 +165,7 @@ function take(): void {
 </script>
 
 <template>
-  <section class="late" aria-label="The guests are late">
+  <section class="late ways-out" aria-label="The guests are late">
     <div class="row" role="group" aria-label="By how much">
       <a-button v-for="m in LATE_MIN" :key="m" :aria-pressed="minutes === m" @click="minutes = m">{{ m }} min late</a-button>
     </div>
@@ -194,10 +194,6 @@ function take(): void {
 </template>
 
 <style scoped>
-.late {
-  border-left: 3px solid var(--hot);
-  padding-left: 14px;
-}
 .row {
   display: flex;
   flex-wrap: wrap;
@@ -225,17 +221,6 @@ ul {
 }
 li {
   margin-bottom: 6px;
-}
-.ant-btn {
-  min-height: 56px;
-  height: auto;
-  padding: 8px 18px;
-  background: #20262a;
-  color: var(--chalk);
-  border-color: #30383c;
-  font-size: 17px;
-  font-weight: 600;
-  white-space: normal;
 }
 .ant-btn[aria-pressed='true'] {
   border-color: var(--hot);
