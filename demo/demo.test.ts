@@ -2,12 +2,12 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Knex } from 'knex'
 import { parseCookPage } from '#core/book/cookSchema'
 import { CookRepository } from '#server/cooks/repository'
-import { openDatabase } from '#server/db/database'
+import { emptyDatabase } from '#server/db/place.fixture'
 import { fillWithDemo } from './cooks'
 
 let db: Knex
 beforeAll(async () => {
-  db = await openDatabase(':memory:')
+  db = await emptyDatabase()
 })
 afterAll(() => db.destroy())
 

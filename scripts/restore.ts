@@ -4,12 +4,17 @@
  */
 import { join } from 'node:path'
 import { copiesOf, putBack } from '#server/db/copies'
+import { isPostgresUrl } from '#server/db/dialect'
 
 const ROOT = join(import.meta.dirname, '..')
-const file = process.env['MACELLAIO_DB'] ?? join(ROOT, '.data/macellaio.sqlite')
+const file = process.env['MACELLAIO_DB'] ?? process.env['DATABASE_URL'] ?? join(ROOT, '.data/macellaio.sqlite')
 const port = process.env['MACELLAIO_PORT'] ?? '4380'
 const [day] = process.argv.slice(2)
 
+if (isPostgresUrl(file)) {
+  process.stdout.write('Of a PostgreSQL database the copies are taken and put back by its own pg_dump and pg_restore.\n')
+  process.exit(1)
+}
 const copies = copiesOf(file)
 const answers = await fetch(`http://127.0.0.1:${port}/api/health`).then(
   () => true,

@@ -8,6 +8,7 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { CHROMIUM_MISSING, chromiumPath } from './chromium.mjs'
+import { postgresPath } from './postgres.mjs'
 
 export const ROOT = resolve(dirname(fileURLToPath(import.meta.url)), '..')
 const STAMP = join(ROOT, 'node_modules/.macellaio-installed')
@@ -50,17 +51,29 @@ async function compile(wanted) {
   writeFileSync(STAMP, wanted)
 }
 
+/** Whether Debian's packages can be installed here. */
+const onDebianAsRoot = () => process.platform === 'linux' && process.getuid?.() === 0
+const apt = (...args) => run('apt-get', args, { ...process.env, DEBIAN_FRONTEND: 'noninteractive' })
+const install = name => apt('install', '-y', '--no-install-recommends', name)
+
 /** Installs Debian's Chromium where it is missing and that is allowed. @returns whether there is one */
 export async function ensureChromium() {
   if (chromiumPath() !== null) return true
-  if (process.platform === 'linux' && process.getuid?.() === 0) {
+  if (onDebianAsRoot()) {
     console.error('Installing Chromium for the interface tests…')
-    const environment = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
-    const install = name => run('apt-get', ['install', '-y', '--no-install-recommends', name], environment)
     // An older Debian has no package of the one without a window.
-    if ((await run('apt-get', ['update'], environment)) === 0 && (await install('chromium-headless-shell')) !== 0) await install('chromium')
+    if ((await apt('update')) === 0 && (await install('chromium-headless-shell')) !== 0) await install('chromium')
   }
   if (chromiumPath() !== null) return true
   console.error(CHROMIUM_MISSING)
   return false
+}
+
+/** Installs Debian's PostgreSQL where it is missing and that is allowed. @returns whether there is one */
+export async function ensurePostgres() {
+  if (postgresPath() !== null) return true
+  if (!onDebianAsRoot()) return false
+  console.error('Installing PostgreSQL for the server’s tests…')
+  if ((await apt('update')) === 0) await install('postgresql')
+  return postgresPath() !== null
 }

@@ -22,7 +22,10 @@ const server = spawn(process.execPath, ['dist/server/main.js', ...flags], {
     ...process.env,
     MACELLAIO_DEMO: demo ? '1' : '',
     MACELLAIO_LOG: process.env.MACELLAIO_LOG ?? 'warn',
-    MACELLAIO_DB: process.env.MACELLAIO_DB ?? join(ROOT, '.data', demo ? 'demo.sqlite' : 'macellaio.sqlite')
+    MACELLAIO_DB:
+      process.env.MACELLAIO_DB ??
+      (demo ? undefined : process.env.DATABASE_URL) ??
+      join(ROOT, '.data', demo ? 'demo.sqlite' : 'macellaio.sqlite')
   }
 })
 let thermometer = null

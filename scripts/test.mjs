@@ -6,18 +6,21 @@ import { spawn } from 'node:child_process'
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { ensureChromium, ensureSources, ROOT } from './setup.mjs'
+import { startPostgres } from './postgres.mjs'
+import { ensureChromium, ensurePostgres, ensureSources, ROOT } from './setup.mjs'
 
 const { compiled } = await ensureSources()
 const chromium = ensureChromium()
+// One after the other: Debian's installer goes by itself.
+const postgres = chromium.then(ensurePostgres)
 const LINES_OF_A_PAGE = 60
 const reports = mkdtempSync(join(tmpdir(), 'macellaio-test-'))
 let passed = 0
 let failed = 0
 
-function run(command, args) {
+function run(command, args, environment = {}) {
   return new Promise(done => {
-    const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, NO_COLOR: '1' } })
+    const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...environment, NO_COLOR: '1' } })
     child.on('error', () => done(127))
     child.on('exit', code => done(code ?? 1))
   })
@@ -34,9 +37,9 @@ async function check(name, command, args) {
 }
 
 /** Runs a test runner that writes a JSON report, and counts its tests. */
-async function tests(name, command, args, read) {
+async function tests(name, command, args, read, environment = {}) {
   const file = join(reports, `${name}.json`)
-  const code = await run(command, args(file))
+  const code = await run(command, args(file), environment)
   try {
     const result = read(JSON.parse(readFileSync(file, 'utf8')))
     passed += result.passed
@@ -76,13 +79,25 @@ async function tidy() {
   await check('tests are a quarter to a third of the code', 'node', ['scripts/testShare.mjs'])
 }
 
-const unit = project =>
+const unit = (project, environment = {}) =>
   tests(
     `unit, ${project}`,
     'npx',
     file => ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${file}`],
-    r => ({ passed: r.numPassedTests, failed: r.numFailedTests })
+    r => ({ passed: r.numPassedTests, failed: r.numFailedTests }),
+    environment
   )
+
+/** The server's tests once more, on the other database that it can have; where that is not to be had it is said, and no failure. */
+async function onPostgres() {
+  const server = (await postgres) ? await startPostgres() : null
+  if (server === null) {
+    console.log('skip  unit, postgres: there is no PostgreSQL here, and none could be installed')
+    return
+  }
+  await unit('postgres', { MACELLAIO_TEST_POSTGRES: server.url })
+  await server.stop()
+}
 
 /** On the pages of the interface tests that failed: of a machine that is gone nothing else is left to look at. */
 function whatStoodThere() {
@@ -101,6 +116,7 @@ await Promise.all([typed(), tidy()])
 await unit('core')
 await Promise.all([compiled, chromium])
 await unit('rest')
+await onPostgres()
 if (await chromium) {
   process.env.PLAYWRIGHT_JSON_OUTPUT_NAME = join(reports, 'interface.json')
   await tests(

@@ -25,6 +25,7 @@ import { KitRepository } from './kit/repository'
 import { kitRoutes } from './kit/routes'
 import { DrillRepository } from './drills/repository'
 import { drillRoutes } from './drills/routes'
+import type { Neighbours } from './neighbours'
 import { PacketRepository } from './packets/repository'
 import { packetRoutes } from './packets/routes'
 import { Probes } from './probes/probes'
@@ -45,6 +46,8 @@ export interface AppParts {
   readonly pages: string | null
   /** The door to the local network; null where there is none. */
   readonly lan?: Lan | null
+  /** The kitchen's other servers, where it has some. */
+  readonly neighbours?: Neighbours | null
   /** From one address; more than a page and its streams ever need. */
   readonly requestsAMinute?: number
 }
@@ -54,7 +57,7 @@ const REQUESTS_A_MINUTE = 1200
 
 const NO_LAN: Lan = { names: () => [], addresses: () => [], open: () => Promise.resolve(), shut: () => Promise.resolve() }
 
-export function createApp({ db, log, pages, lan = null, requestsAMinute = REQUESTS_A_MINUTE }: AppParts): Express {
+export function createApp({ db, log, pages, lan = null, neighbours = null, requestsAMinute = REQUESTS_A_MINUTE }: AppParts): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(
@@ -97,6 +100,7 @@ export function createApp({ db, log, pages, lan = null, requestsAMinute = REQUES
   )
   api.use(express.json({ limit: BODY_LIMIT }))
   api.use((request, _response, next) => {
+    if (request.url.includes('%00')) throw new HttpProblem(400, 'The request cannot be read', 'An address cannot hold a null character.')
     if (request.body !== undefined) assertPlain(request.body)
     next()
   })
@@ -109,14 +113,15 @@ export function createApp({ db, log, pages, lan = null, requestsAMinute = REQUES
     response.json({ status: 'ok', machineS: uptime() })
   })
   const cooks = new CookRepository(db)
-  const changes = new Changes()
+  const probes = new Probes(db, cooks)
+  const changes = new Changes(neighbours, probe => probes.heardElsewhere(probe))
   api.use('/cooks', cookRoutes(cooks, changes))
   api.use('/packets', packetRoutes(new PacketRepository(db)))
   api.use('/kit', kitRoutes(new KitRepository(db)))
   api.use('/services', serviceRoutes(new ServiceRepository(db), cooks, changes))
   api.use('/recipes', recipeRoutes(new RecipeRepository(db), changes))
   api.use('/everything', everythingRoutes(new EverythingRepository(db), changes))
-  api.use('/probes', probeRoutes(new Probes(db, cooks), cooks, changes))
+  api.use('/probes', probeRoutes(probes, cooks, changes))
   api.use('/rehearsals', rehearsalRoutes(new Rehearsals(db, cooks), changes))
   api.use('/drills', drillRoutes(new DrillRepository(db)))
   api.use('/print', printRoutes())

@@ -1,6 +1,7 @@
-/** Who wants to know that something of a service has changed is told so, within this one process. */
+/** Who wants to know that something of a service has changed is told so, also by the kitchen's other servers where there are some. */
 import type { RequestHandler, Response } from 'express'
 import type { Probe } from '#core/session/probes'
+import type { Neighbours } from './neighbours'
 
 /** A line now and then keeps what lies between from closing the way. */
 const STILL_HERE_MS = 20_000
@@ -8,6 +9,19 @@ const STILL_HERE_MS = 20_000
 export class Changes {
   private readonly listeners = new Map<string, Set<() => void>>()
   private readonly toProbes = new Set<(probe: Probe) => void>()
+
+  /** @param elsewhere hears what a thermometer has said to another server */
+  constructor(
+    private readonly neighbours: Neighbours | null = null,
+    elsewhere: (probe: Probe) => void = () => undefined
+  ) {
+    neighbours?.hear(told => {
+      if (told.probe) elsewhere(told.probe)
+      if (told.probe) this.tellProbeHere(told.probe)
+      else if (told.service === undefined) this.tellAllHere()
+      else this.tellHere(told.service)
+    })
+  }
 
   /** @returns to stop listening */
   listen(service: string, told: () => void): () => void {
@@ -20,17 +34,21 @@ export class Changes {
   }
 
   tell(service: string | null): void {
-    if (service !== null) for (const told of this.listeners.get(service) ?? []) told()
+    if (service === null) return
+    this.tellHere(service)
+    this.neighbours?.say({ service })
   }
 
   /** What every service may be made of has changed. */
   tellAll(): void {
-    for (const those of this.listeners.values()) for (const told of those) told()
+    this.tellAllHere()
+    this.neighbours?.say({})
   }
 
   /** A thermometer has said something: every screen may show it. */
   tellProbe(probe: Probe): void {
-    for (const told of this.toProbes) told(probe)
+    this.tellProbeHere(probe)
+    this.neighbours?.say({ probe })
   }
 
   /**
@@ -54,6 +72,18 @@ export class Changes {
       'close',
       this.listenToProbes(probe => write('probe', probe))
     )
+  }
+
+  private tellHere(service: string): void {
+    for (const told of this.listeners.get(service) ?? []) told()
+  }
+
+  private tellAllHere(): void {
+    for (const those of this.listeners.values()) for (const told of those) told()
+  }
+
+  private tellProbeHere(probe: Probe): void {
+    for (const told of this.toProbes) told(probe)
   }
 
   private listenToProbes(told: (probe: Probe) => void): () => void {

@@ -13,9 +13,11 @@ import { createApp } from './app'
 import { CookRepository } from './cooks/repository'
 import { copyDaily } from './db/copies'
 import { openDatabase } from './db/database'
+import { isPostgresUrl } from './db/dialect'
 import { lanOn } from './house/lan'
 import { HouseRepository } from './house/repository'
 import { plainly } from './failures'
+import { neighboursOn } from './neighbours'
 import { HELP, readSettings, type Settings } from './settings'
 
 const ROOT = resolve(dirname(fileURLToPath(import.meta.url)), '../..')
@@ -56,7 +58,8 @@ const log = pino({ level: given.log })
 const db = await opened(given).catch((error: unknown) => end(plainly(error, given), 1))
 const house = new HouseRepository(db)
 const lan = lanOn(given.lanPort, house, () => app, given.lanName)
-const app: Express = createApp({ db, log, lan, pages: join(ROOT, 'dist/web') })
+const neighbours = neighboursOn(given.db)
+const app: Express = createApp({ db, log, lan, neighbours, pages: join(ROOT, 'dist/web') })
 const server: Server = app.listen(given.port, HOST)
 server.on('error', error => void db.destroy().finally(() => end(plainly(error, given), 1)))
 server.on('listening', () => {
@@ -84,7 +87,8 @@ async function openTheLan(): Promise<void> {
 /** Once a day, also of a server that is never stopped. */
 const LOOK_MS = 3600_000
 function copyNow(): void {
-  if (given.db === ':memory:') return
+  // PostgreSQL has ways of its own, and whoever runs it uses them.
+  if (given.db === ':memory:' || isPostgresUrl(given.db)) return
   copyDaily(given.db, new Date()).catch((error: unknown) => log.warn(`No copy of today: ${plainly(error, given)}`))
 }
 copyNow()
@@ -97,7 +101,13 @@ function stop(signal: string): void {
   log.info(`Stopping on ${signal}.`)
   setTimeout(() => process.exit(1), GRACE_MS).unref()
   setTimeout(() => server.closeAllConnections(), STREAMS_MS).unref()
-  server.close(() => void lan.shut().then(() => db.destroy().then(() => process.exit(0))))
+  server.close(
+    () =>
+      void lan
+        .shut()
+        .then(() => neighbours?.close())
+        .then(() => db.destroy().then(() => process.exit(0)))
+  )
   server.closeIdleConnections()
 }
 process.on('SIGINT', () => stop('SIGINT'))

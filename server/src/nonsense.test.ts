@@ -6,13 +6,13 @@ import pino from 'pino'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { createApp } from './app'
-import { openDatabase } from './db/database'
+import { emptyDatabase } from './db/place.fixture'
 import { DOORS, INSTEAD, NONSENSE, placesIn, withInstead, type Json } from './nonsense.fixture'
 
 let db: Knex
 let app: Express
 beforeAll(async () => {
-  db = await openDatabase(':memory:')
+  db = await emptyDatabase()
   app = createApp({ db, log: pino({ level: 'silent' }), pages: null, requestsAMinute: 1e9 })
 })
 afterAll(() => db.destroy())

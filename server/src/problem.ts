@@ -59,5 +59,16 @@ function problemOf(error: unknown): HttpProblem {
     const words = typeof type === 'string' ? (error as Error).message : 'There is nothing to be had at that address in that way.'
     return new HttpProblem(status, 'The request cannot be read', words)
   }
+  if (isAway(error)) return new HttpProblem(503, 'The database does not answer', 'What you sent was not kept. It is sent again by itself.')
   return new HttpProblem(500, 'Something went wrong here', 'The server failed; what you sent was not kept. Try again.')
+}
+
+/** A PostgreSQL that is not there, is stopping, or has no connection left: it may come again. */
+function isAway(error: unknown): boolean {
+  const { code, name = '', message = '' } = (error ?? {}) as { code?: unknown; name?: string; message?: string }
+  return (
+    name === 'KnexTimeoutError' ||
+    (typeof code === 'string' && /^(ECONN|EPIPE|ENOTFOUND|EAI_|ETIMEDOUT|57P|08|53300)/.test(code)) ||
+    message.startsWith('Connection terminated')
+  )
 }

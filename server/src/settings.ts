@@ -2,8 +2,10 @@
 import { parseArgs } from 'node:util'
 import * as yup from 'yup'
 import { InvalidInputError, validate } from '#core/input/problem'
+import { isPostgresUrl } from './db/dialect'
 
 export interface Settings {
+  /** Path of SQLite's file, or the address of a PostgreSQL database. */
   readonly db: string
   readonly port: number
   /** Of the door to the local network. */
@@ -20,6 +22,8 @@ const LEVELS = ['fatal', 'error', 'warn', 'info', 'debug', 'trace', 'silent'] as
 export const HELP = `macellaio: the server
 
   --db FILE      the database, made where there is none     (MACELLAIO_DB)
+                 or postgres://…, where several servers
+                 keep one kitchen                           (DATABASE_URL)
   --port NUMBER  on this machine only, 1 to 65535; 4380     (MACELLAIO_PORT)
   --lan          open to the kitchen’s other screens at once (MACELLAIO_LAN=1)
   --lan-port N   for those, encrypted; the port and one     (MACELLAIO_LAN_PORT)
@@ -41,7 +45,15 @@ const portShape = (): yup.NumberSchema<number> =>
     .max(65535, PORT)
 const shape = yup
   .object({
-    db: yup.string().strict().required('The database needs a file.'),
+    db: yup
+      .string()
+      .strict()
+      .required('The database needs a file.')
+      .test(
+        'place',
+        'The database is a file, or postgres://USER@HOST/NAME.',
+        place => !/^[a-z]+:\/\//i.test(place) || isPostgresUrl(place)
+      ),
     port: portShape(),
     lanPort: portShape(),
     lan: yup.boolean().strict().required(),
@@ -81,7 +93,7 @@ export function readSettings(args: readonly string[], environment: NodeJS.Proces
   if (flags.help === true) return null
   const port = flags.port ?? environment['MACELLAIO_PORT'] ?? USUAL_PORT
   return validate(shape, {
-    db: flags.db ?? environment['MACELLAIO_DB'] ?? usualDb,
+    db: flags.db ?? environment['MACELLAIO_DB'] ?? environment['DATABASE_URL'] ?? usualDb,
     port,
     lanPort: flags['lan-port'] ?? environment['MACELLAIO_LAN_PORT'] ?? String(Math.min(65535, Number(port) + 1)),
     lanName: flags['lan-name'] ?? environment['MACELLAIO_LAN_NAME'] ?? null,

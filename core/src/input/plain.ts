@@ -20,6 +20,7 @@ export function assertPlain(input: unknown, most = MOST_PARTS): void {
     parts += 1
     if (parts > most) refuse('', `More than ${most} values are too many.`)
     if (typeof value === 'number' && !Number.isFinite(value)) refuse(key, 'This is no number that can be reckoned with.')
+    if (typeof value === 'string' && value.includes('\0')) refuse(key, 'A text cannot hold a null character.')
     if (value === null || typeof value !== 'object') return
     if (depth >= DEEPEST) refuse(key, `Nested more than ${DEEPEST} deep.`)
     if (Array.isArray(value)) value.forEach((v, i) => look(v, `${key}[${i}]`, depth + 1))

@@ -4,13 +4,16 @@
  */
 import { group } from 'd3-array'
 import type { Knex } from 'knex'
+import { onPostgres } from '#server/db/dialect'
 import { readableOf, UnreadableError } from '#server/db/readable'
 import type { CookEvent } from '#core/session/events'
 import type { InService } from '#core/session/inService'
 import { summaryOf, type CookRecord, type CookSummary, type Outcome, type ProbeLog } from '#core/book/record'
 import type { CookPage, NewCook } from '#core/book/cookSchema'
-import { COOK_SORTS } from './sorts'
-import { CookWords } from './words'
+import { PostgresWords } from './postgresWords'
+import { POSTGRES_SORTS, SQLITE_SORTS } from './sorts'
+import { SqliteWords } from './sqliteWords'
+import type { CookWords } from './words'
 
 interface CookRow {
   id: string
@@ -50,7 +53,7 @@ export class CookRepository {
   private readonly words: CookWords
 
   constructor(private readonly db: Knex) {
-    this.words = new CookWords(db)
+    this.words = onPostgres(db) ? new PostgresWords(db) : new SqliteWords(db)
   }
 
   /** @returns whether it is new; the same cook sent again changes nothing */
@@ -78,7 +81,8 @@ export class CookRepository {
   /** Adds those events that are not there yet. @returns null where there is no such cook */
   async addEvents(cookId: string, events: readonly CookEvent[]): Promise<CookRecord | null> {
     return this.db.transaction(async trx => {
-      const cook = await trx('cooks').where({ id: cookId }).first('id')
+      // Whoever else has something to say of it waits, or both would count the same.
+      const cook = await trx('cooks').where({ id: cookId }).forUpdate().first('id')
       if (!cook) return null
       const last = (await trx('cook_events').where({ cook_id: cookId }).max({ sequence: 'sequence' }).first()) as
         { sequence: number | null } | undefined
@@ -170,18 +174,21 @@ export class CookRepository {
   }
 
   private async best(match: string, skip: number, take: number): Promise<RowsFound> {
-    const { total, rows: numbers } = await this.words.page(match, skip, take)
-    const rows = await this.db<CookRow & { row: number }>('cooks').select('cooks.*', 'cooks.rowid as row').whereIn('cooks.rowid', numbers)
-    return { total, rows: rows.sort((a, b) => numbers.indexOf(a.row) - numbers.indexOf(b.row)) }
+    const { total, ids } = await this.words.page(match, skip, take)
+    const rows = await this.db<CookRow>('cooks').whereIn('id', ids)
+    return { total, rows: rows.sort((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id)) }
   }
 
   /** All one way, as the indices are; and no two pages share one. */
   private async sorted(match: string | null, { skip, take, sort, order }: Omit<CookPage, 'search'>): Promise<RowsFound> {
     const there = this.db<CookRow>('cooks').whereNull('removed_at').whereNull('rehearsed')
-    if (match !== null) void there.join('temp.cook_words', 'cooks.rowid', 'cook_words.rowid').whereRaw('cook_words match ?', [match])
+    if (match !== null) this.words.among(there, match)
     const [{ total }] = (await there.clone().count({ total: '*' })) as [{ total: number }]
     const way = order === 'up' ? 'asc' : 'desc'
-    for (const by of new Set([COOK_SORTS[sort ?? 'made'], 'created_at', 'cooks.id'])) void there.orderByRaw(`${by} ${way}`)
+    const by = (onPostgres(this.db) ? POSTGRES_SORTS : SQLITE_SORTS)[sort ?? 'made']
+    // What has no figure is less than any.
+    if (by !== 'created_at') void there.orderByRaw(`${by} ${way} nulls ${order === 'up' ? 'first' : 'last'}`)
+    void there.orderByRaw(`created_at ${way}, cooks.id ${way}`)
     return { total, rows: (await there.select('cooks.*').offset(skip).limit(take)) as CookRow[] }
   }
 

@@ -14,7 +14,7 @@ import { parseRequest } from '#core/request/schema'
 import { happenedUntil, progressOf } from '#core/session/progress'
 import { forecast } from '#core/usecase/forecast'
 import { CookRepository } from '#server/cooks/repository'
-import { COOK_SORTS } from '#server/cooks/sorts'
+import { SQLITE_SORTS } from '#server/cooks/sorts'
 import { openDatabase } from './database'
 
 const folder = mkdtempSync(join(tmpdir(), 'macellaio-db-'))
@@ -128,7 +128,7 @@ describe('what the kit is learned from', () => {
 })
 
 describe('a page of the Book', () => {
-  it.each(Object.keys(COOK_SORTS) as CookSort[])('by %s is read from its index, and so is how many there are', async sort => {
+  it.each(Object.keys(SQLITE_SORTS) as CookSort[])('by %s is read from its index, and so is how many there are', async sort => {
     const db = await openDatabase(':memory:')
     const asked: { readonly sql: string; readonly bindings: readonly Knex.RawBinding[] }[] = []
     db.on('query', (query: (typeof asked)[number]) => asked.push(query))

@@ -1,10 +1,9 @@
-/**
- * The SQLite file behind the Book: foreign keys on, write-ahead log, migrated forward
- * when it is opened.
- */
+/** The database behind the Book, migrated forward when it is opened: SQLite's own file, or one of PostgreSQL's. */
 import knex, { type Knex } from 'knex'
 import { mkdirSync } from 'node:fs'
 import { dirname } from 'node:path'
+import { isPostgresUrl } from './dialect'
+import { openPostgres } from './postgres'
 import * as first from './migrations/0001_cooks'
 import * as second from './migrations/0002_packets'
 import * as third from './migrations/0003_kit'
@@ -22,8 +21,10 @@ import * as fourteenth from './migrations/0014_probes'
 import * as fifteenth from './migrations/0015_rehearsals'
 import * as sixteenth from './migrations/0016_flashed'
 import * as seventeenth from './migrations/0017_drills'
+import { LATER, QUIET, sourceOf } from './migrations'
 
-const MIGRATIONS: Record<string, Knex.Migration> = {
+/** How SQLite's file came to be as it is; PostgreSQL begins with what stood at the end of that. */
+const SQLITE_ONLY: Record<string, Knex.Migration> = {
   '0001_cooks': first,
   '0002_packets': second,
   '0003_kit': third,
@@ -43,24 +44,15 @@ const MIGRATIONS: Record<string, Knex.Migration> = {
   '0017_drills': seventeenth
 }
 
-/** Migrations are imported, not searched for on disk, so that they also run when bundled. */
-const SOURCE: Knex.MigrationSource<string> = {
-  getMigrations: () => Promise.resolve(Object.keys(MIGRATIONS)),
-  getMigrationName: name => name,
-  getMigration: name => Promise.resolve(MIGRATIONS[name])
-}
-
-const silent = (): void => undefined
-
-/** @param file path of the database; ":memory:" for one that is forgotten */
-export async function openDatabase(file: string): Promise<Knex> {
-  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true })
+/** @param where path of SQLite's file, ":memory:" for one that is forgotten, or the address of a PostgreSQL database */
+export async function openDatabase(where: string): Promise<Knex> {
+  if (isPostgresUrl(where)) return openPostgres(where)
+  if (where !== ':memory:') mkdirSync(dirname(where), { recursive: true })
   const db = knex({
     client: 'better-sqlite3',
-    connection: { filename: file },
+    connection: { filename: where },
     useNullAsDefault: true,
-    // What goes wrong is thrown, and said by whoever opened it.
-    log: { debug: silent, warn: silent, error: silent, deprecate: silent },
+    log: QUIET,
     pool: {
       min: 1,
       max: 1,
@@ -73,7 +65,7 @@ export async function openDatabase(file: string): Promise<Knex> {
     }
   })
   try {
-    await db.migrate.latest({ migrationSource: SOURCE })
+    await db.migrate.latest({ migrationSource: sourceOf({ ...SQLITE_ONLY, ...LATER }) })
     return db
   } catch (error) {
     await db.destroy()

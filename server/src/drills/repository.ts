@@ -15,11 +15,12 @@ export class DrillRepository {
   }
 
   /** @returns whether it is new */
-  add(done: DrillDone): Promise<boolean> {
-    return this.db.transaction(async trx => {
-      if (await trx<DrillDone>('drills').where({ id: done.id }).first('id')) return false
-      await trx('drills').insert({ ...done })
-      return true
-    })
+  async add(done: DrillDone): Promise<boolean> {
+    const added = await this.db('drills')
+      .insert({ ...done })
+      .onConflict('id')
+      .ignore()
+      .returning('id')
+    return added.length > 0
   }
 }

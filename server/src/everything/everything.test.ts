@@ -11,7 +11,7 @@ import { planned as planOf } from '#core/plan/planned.fixture'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { shippedRecipe } from '#core/service/recipes'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/database'
+import { emptyDatabase } from '#server/db/place.fixture'
 
 interface Kitchen {
   readonly db: Knex
@@ -19,7 +19,7 @@ interface Kitchen {
 }
 const kitchens: Kitchen[] = []
 async function aKitchen(): Promise<Kitchen> {
-  const db = await openDatabase(':memory:')
+  const db = await emptyDatabase()
   const kitchen = { db, app: createApp({ db, log: pino({ level: 'silent' }), pages: null }) }
   kitchens.push(kitchen)
   return kitchen

@@ -6,7 +6,7 @@ import pino from 'pino'
 import request from 'supertest'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { createApp } from '../app'
-import { openDatabase } from '../db/database'
+import { emptyDatabase } from '../db/place.fixture'
 import { lanOn, type Lan } from './lan'
 import { HouseRepository } from './repository'
 import { lockedBy, opens } from './secrets'
@@ -27,7 +27,7 @@ const freePort = (): Promise<number> =>
     })
   })
 beforeEach(async () => {
-  db = await openDatabase(':memory:')
+  db = await emptyDatabase()
   port = await freePort()
   const house = new HouseRepository(db)
   await house.keep('certificate', certificate)

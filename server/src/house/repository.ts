@@ -17,7 +17,7 @@ interface DeviceRow {
   paired_at: number
   seen_at: number
 }
-type Kept = 'open' | 'passcode' | 'certificate'
+type Kept = 'open' | 'passcode' | 'certificate' | 'invited'
 
 /** Nobody needs to know it to the second. */
 const SEEN_EVERY_MS = 60_000
@@ -32,6 +32,11 @@ export class HouseRepository {
   }
   async kept(key: Kept): Promise<string | null> {
     return ((await this.db('house').where({ key }).first('value')) as { value: string } | undefined)?.value ?? null
+  }
+
+  /** Takes it away, once. @returns whether it was still there */
+  async take(key: Kept, value: string): Promise<boolean> {
+    return (await this.db('house').where({ key, value }).delete()) > 0
   }
 
   async devices(): Promise<Device[]> {

@@ -35,9 +35,6 @@ const deviceOf = (house: HouseRepository, request: Request): Promise<string | nu
 
 export function houseRoutes(house: HouseRepository, lan: Lan): Router {
   const routes = Router()
-  /** One invitation at a time, good once; kept nowhere. */
-  let invited: { readonly hash: string; readonly until: number } | null = null
-
   routes.get('/', async (request, response) => {
     const network = overTheNetwork(request)
     const device = network ? await deviceOf(house, request) : null
@@ -70,12 +67,13 @@ export function houseRoutes(house: HouseRepository, lan: Lan): Router {
     response.status(204).end()
   })
 
-  routes.post('/invitations', hereOnly, (_request, response) => {
+  /** One invitation at a time, good once, at whichever server it is shown. */
+  routes.post('/invitations', hereOnly, async (_request, response) => {
     const [address] = lan.addresses()
     if (address === undefined) throw new HttpProblem(409, 'Shut', 'Open it for the kitchen’s other screens first.')
     const secret = newCode()
     const until = Date.now() + INVITED_MS
-    invited = { hash: hashOf(secret), until }
+    await house.keep('invited', JSON.stringify({ hash: hashOf(secret), until }))
     response.status(201).json({ url: `${address}/pair#${secret}`, until })
   })
 
@@ -93,7 +91,8 @@ export function houseRoutes(house: HouseRepository, lan: Lan): Router {
   })
   routes.post('/devices', attempts, async (request, response) => {
     const { name, secret, passcode: said } = parseClaim(request.body)
-    const bySecret = secret !== undefined && invited !== null && invited.until > Date.now() && same(invited.hash, hashOf(secret))
+    const invited = await house.kept('invited')
+    const bySecret = secret !== undefined && invited !== null && isInvited(secret, invited)
     const lock = await house.kept('passcode')
     if (!bySecret && !(said !== undefined && lock !== null && (await opens(said, lock))))
       throw new HttpProblem(
@@ -101,7 +100,8 @@ export function houseRoutes(house: HouseRepository, lan: Lan): Router {
         'Not let in',
         'That is neither the passcode nor a code that is shown now. A code is good once, for ten minutes.'
       )
-    if (bySecret) invited = null
+    if (bySecret && !(await house.take('invited', invited)))
+      throw new HttpProblem(403, 'Not let in', 'That code was used a moment ago. Show another.')
     const token = await house.pair(name, Date.now())
     if (token === null) throw new HttpProblem(409, 'Too many devices', 'Forty devices are paired. Put one out first.')
     response.cookie(COOKIE, token, {
@@ -120,4 +120,9 @@ export function houseRoutes(house: HouseRepository, lan: Lan): Router {
   })
 
   return routes
+}
+
+function isInvited(secret: string, kept: string): boolean {
+  const { hash, until } = JSON.parse(kept) as { hash: string; until: number }
+  return until > Date.now() && same(hash, hashOf(secret))
 }

@@ -12,14 +12,14 @@ import { planned } from '#core/plan/planned.fixture'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import type { Probe } from '#core/session/probes'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/database'
+import { emptyDatabase } from '#server/db/place.fixture'
 
 let db: Knex
 let app: Express
 const figures = plannedOf(planned(FIRST_REQUEST).plan, null, 200)
 const LAID = 1_750_000_000_000
 beforeEach(async () => {
-  db = await openDatabase(':memory:')
+  db = await emptyDatabase()
   app = createApp({ db, log: pino({ level: 'silent' }), pages: null })
   const cook = {
     id: 'cook-probe',

@@ -96,6 +96,12 @@ export class Probes {
     return this.find(id)
   }
 
+  /** Another server of this kitchen has heard it. */
+  heardElsewhere({ id, last, doubted }: Probe): void {
+    const { believed, passed } = this.listening.get(id) ?? SILENT
+    this.listening.set(id, { last, believed: doubted ? believed : last, passed })
+  }
+
   async forget(id: string): Promise<boolean> {
     this.listening.delete(id)
     return (await this.db<ProbeRow>('probes').where({ id }).delete()) > 0
@@ -108,7 +114,10 @@ export class Probes {
     else {
       const [{ many }] = (await this.db('probes').count({ many: '*' })) as [{ many: number }]
       if (many >= MOST_PROBES) return null
-      await this.db<ProbeRow>('probes').insert({ id, name: name ?? id, tip: 'middle', cook_id: null })
+      await this.db<ProbeRow>('probes')
+        .insert({ id, name: name ?? id, tip: 'middle', cook_id: null })
+        .onConflict('id')
+        .ignore()
     }
     return (await this.db<ProbeRow>('probes').where({ id }).first()) ?? null
   }

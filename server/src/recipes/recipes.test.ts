@@ -7,12 +7,12 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { shippedRecipe } from '#core/service/recipes'
 import type { ServiceSummary } from '#core/service/record'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/database'
+import { emptyDatabase } from '#server/db/place.fixture'
 
 let db: Knex
 let app: Express
 beforeAll(async () => {
-  db = await openDatabase(':memory:')
+  db = await emptyDatabase()
   app = createApp({ db, log: pino({ level: 'silent' }), pages: null })
 })
 afterAll(() => db.destroy())

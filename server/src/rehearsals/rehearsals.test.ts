@@ -10,12 +10,12 @@ import type { CutOpen } from '#core/rehearsal/cutOpen'
 import { playedByCalls } from '#core/rehearsal/played.fixture'
 import type { Rehearsal, RehearsalSummary } from '#core/rehearsal/record'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/database'
+import { emptyDatabase } from '#server/db/place.fixture'
 
 let db: Knex
 let app: Express
 beforeEach(async () => {
-  db = await openDatabase(':memory:')
+  db = await emptyDatabase()
   app = createApp({ db, log: pino({ level: 'silent' }), pages: null })
 })
 afterEach(() => db.destroy())

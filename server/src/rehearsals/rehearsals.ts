@@ -159,10 +159,13 @@ export class Rehearsals {
 
   /** What was cooked for it is not brought back. @returns whether it was not here yet */
   async keepScore({ id, exercise, createdAt, points }: Score): Promise<boolean> {
-    if (await this.row(id)) return false
     const over = { seed: 0, clock_at: createdAt, clock_since: createdAt, speed: 1 }
-    await this.db<RehearsalRow>('rehearsals').insert({ id, exercise, created_at: createdAt, points, ...over })
-    return true
+    const added = await this.db<RehearsalRow>('rehearsals')
+      .insert({ id, exercise, created_at: createdAt, points, ...over })
+      .onConflict('id')
+      .ignore()
+      .returning('id')
+    return added.length > 0
   }
 
   /** Once all of it is cut it has its points: the mean of its pieces'. */

@@ -29,6 +29,8 @@ export class ServiceRepository {
         .insert({ id, created_at: events[0].at, serve_at: null, summary: '{}', removed_at: null })
         .onConflict('id')
         .ignore()
+      // Whoever else has something to say of it waits, or both would count the same.
+      await trx<ServiceRow>('services').where({ id }).forUpdate().first('id')
       let { length: sequence } = await eventsOf(trx, id)
       for (const event of events) {
         if (await trx<EventRow>('service_events').where({ id: event.id }).first('id')) continue
@@ -57,7 +59,7 @@ export class ServiceRepository {
   /** Latest on the table first. @param skip of them so many */
   async list(skip: number, most: number): Promise<{ services: ServiceSummary[]; total: number }> {
     const standing = (): Knex.QueryBuilder<ServiceRow> => this.db<ServiceRow>('services').whereNull('removed_at')
-    const rows = (await standing().orderBy('serve_at', 'desc').orderBy('id').offset(skip).limit(most)) as ServiceRow[]
+    const rows = (await standing().orderByRaw('serve_at desc nulls last, id').offset(skip).limit(most)) as ServiceRow[]
     const lit = await this.litFor(rows.map(r => r.id))
     const [{ total }] = (await standing().count({ total: 'id' })) as unknown as [{ total: number }]
     const { read: services } = readableOf(rows, ({ id, summary }) => {

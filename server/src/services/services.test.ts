@@ -1,10 +1,7 @@
 /** Services with a real database file: told twice they are told once, from two devices they come to one, and a restart loses nothing. */
 import type { Express } from 'express'
 import type { Knex } from 'knex'
-import { mkdtempSync, rmSync } from 'node:fs'
 import type { AddressInfo } from 'node:net'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import pino from 'pino'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -15,21 +12,18 @@ import type { ServiceRecord, ServiceSummary } from '#core/service/record'
 import type { Ticket } from '#core/service/ticket'
 import { createApp } from '#server/app'
 import { openDatabase } from '#server/db/database'
+import { emptyPlace } from '#server/db/place.fixture'
 
-const folder = mkdtempSync(join(tmpdir(), 'macellaio-services-'))
-const file = join(folder, 'book.sqlite')
+const place = await emptyPlace()
 const log = pino({ level: 'silent' })
 let db: Knex
 let app: Express
 const open = async (): Promise<void> => {
-  db = await openDatabase(file)
+  db = await openDatabase(place)
   app = createApp({ db, log, pages: null })
 }
 beforeAll(open)
-afterAll(async () => {
-  await db.destroy()
-  rmSync(folder, { recursive: true, force: true })
-})
+afterAll(() => db.destroy())
 
 const TICKET: Ticket = { serveAt: '2026-12-05T19:30', diners: 6, cooks: 1, lines: [{ id: 'r', recipe: 'rice' }] }
 let count = 0
