@@ -146,3 +146,7 @@ function sixteenths(value: number): string {
     (n % 2 === 0 ? part(Math.floor(n / 16), GLYPH[(n % 16) / 2]) : `${n > 16 ? Math.floor(n / 16) : ''}${n > 16 ? NBSP : ''}${n % 16}⁄16`)
   )
 }
+
+const LIST = new Intl.ListFormat('en')
+/** "the strip, the chips and the broccoli" */
+export const listed = (names: Iterable<string>): string => LIST.format(names)

@@ -83,58 +83,91 @@ function warmerBy(kelvin: number, plan: UnderWay): UnderWay {
   }
 }
 
-/** What an oven would have to be turned to now for its piece to be carved at another time. */
+/** What an oven would have to be turned to now for what is in it to be carved at another time. */
 export interface TurnedOven {
   readonly ovenC: number
-  readonly forecast: Forecast
+  /** In the order in which they were asked for; null for what is not in it. */
+  readonly forecasts: readonly (Forecast | null)[]
 }
 /** Dials go by fives, and below this an oven warms and hardly cooks, °C; turned up by more than that the outside pays. Common practice, no source. */
 const DIAL_STEP_C = 5
 const COOLEST_C = 75
 const UP_BY_C = 60
 
-/**
- * @param laterS how much later it is wanted, negative for sooner; no table is put off by more than three hours
- * @returns null where it is in no oven, or none that does so
- */
-export function turnedOven(question: ForecastQuestion, laterS: number, remember?: Remember): TurnedOven | null {
+/** What is in an oven now, as it stands: at which dial, and what comes of that. */
+interface InOven {
+  readonly question: ForecastQuestion
+  readonly dial: number
+  readonly as: Forecast
+}
+function inOven(question: ForecastQuestion, remember?: Remember): InOven | null {
   const { past, off } = question.happened
   const last = past.at(-1)
+  if (off || last === undefined) return null
   const as = forecast(question, remember)
-  if (off || last === undefined || laterS > DELAY_LIMITS_S[1] || 'refused' in as) return null
+  if ('refused' in as) return null
   const { ovenC: planned } = settingsOf(question.request) as { readonly ovenC?: number }
-  const stands = as.plan.marks.filter(m => m.stage === last.stage).at(-1)
   const dial = last.ovenC ?? planned
-  if (stands?.phase !== 'oven' || dial === undefined) return null
-  const at = (ovenC: number): Forecast | null => {
-    const turned = [...past, { ...last, seconds: 0, ovenC }]
-    const found = forecast({ ...question, happened: { ...question.happened, past: turned } }, remember)
-    return 'refused' in found ? null : found
+  const stands = as.plan.marks.filter(m => m.stage === last.stage).at(-1)
+  return stands?.phase === 'oven' && dial !== undefined ? { question, dial, as } : null
+}
+
+/**
+ * One oven has one dial: all that is in it goes along.
+ * @param questions of which those in the oven count. Later, the table waits for the one that it delays the most; sooner is
+ *   wanted of the first, and the others must bear it
+ * @param laterS how much later it is wanted, negative for sooner; no table is put off by more than three hours
+ * @param within what else is in the oven bears, °C
+ * @returns null where the first is in no oven, or in none that does so
+ */
+export function turnedOven(
+  questions: readonly ForecastQuestion[],
+  laterS: number,
+  within: readonly [least: number, most: number] = [COOLEST_C, OVEN_LIMITS_C[1]],
+  remember?: Remember
+): TurnedOven | null {
+  if (laterS > DELAY_LIMITS_S[1]) return null
+  const all = questions.map(q => inOven(q, remember))
+  const those = all.filter(found => found !== null)
+  const [first] = those
+  if (first === undefined || those.some(of => of.dial !== first.dial) || (laterS < 0 && all[0] === null)) return null
+  const { dial } = first
+  const at = (ovenC: number): readonly Forecast[] | null => {
+    const found = those.map(({ question }) => {
+      const last = question.happened.past.at(-1)!
+      const turned = [...question.happened.past, { ...last, seconds: 0, ovenC }]
+      return forecast({ ...question, happened: { ...question.happened, past: turned } }, remember)
+    })
+    return found.every(f => !('refused' in f)) ? (found as readonly Forecast[]) : null
   }
   const way = laterS < 0 ? -1 : 1
   const by = Math.abs(laterS)
   /** The further it is turned the more; one in which it never gets there is too cool. */
-  const moves = ({ plan }: Forecast): number =>
+  const moved = ({ plan }: Forecast, { as }: InOven): number =>
     way > 0 && plan.peak.core < plan.target - SHORT_K ? Infinity : way * (plan.carve.time - as.plan.carve.time)
-  const steps = Math.floor((way > 0 ? dial - COOLEST_C : Math.min(UP_BY_C, OVEN_LIMITS_C[1] - dial)) / DIAL_STEP_C)
+  const moves = (found: readonly Forecast[]): number =>
+    way > 0 ? Math.max(...found.map((f, i) => moved(f, those[i]))) : moved(found[0], first)
+  const [least, most] = [Math.max(COOLEST_C, within[0]), Math.min(OVEN_LIMITS_C[1], within[1])]
+  const steps = Math.floor((way > 0 ? dial - least : Math.min(UP_BY_C, most - dial)) / DIAL_STEP_C)
   const dials = Array.from({ length: Math.max(0, steps) }, (_, i) => dial - way * (i + 1) * DIAL_STEP_C)
   let [low, high] = [0, dials.length - 1]
-  let best: TurnedOven | null = null
+  let best: { readonly ovenC: number; readonly found: readonly Forecast[] } | null = null
   while (low <= high) {
     const middle = (low + high) >> 1
     const found = at(dials[middle])
-    const moved = found ? moves(found) : Infinity
-    // So hot that it would be overdone is no way out.
-    const fits = found !== null && moved < Infinity && !(way < 0 && found.plan.overshoot)
-    if (fits && (best === null || Math.abs(moved - by) < Math.abs(moves(best.forecast) - by)))
-      best = { ovenC: dials[middle], forecast: found }
-    if (moved < by) low = middle + 1
+    const far = found ? moves(found) : Infinity
+    // So hot that one would be overdone is no way out.
+    const fits = found !== null && far < Infinity && !(way < 0 && found.some(f => f.plan.overshoot))
+    if (fits && (best === null || Math.abs(far - by) < Math.abs(moves(best.found) - by))) best = { ovenC: dials[middle], found }
+    if (far < by) low = middle + 1
     else high = middle - 1
   }
   if (best === null) return null
-  const won = moves(best.forecast)
+  const won = moves(best.found)
+  const { ovenC, found } = best
   // Sooner is better than nothing; later than it was asked for the meat would wait.
-  return way < 0 ? (won >= LEAST_WON_S ? best : null) : Math.abs(won - by) <= Math.max(NEAR_S, by * NEAR_SHARE) ? best : null
+  const enough = way < 0 ? won >= LEAST_WON_S : Math.abs(won - by) <= Math.max(NEAR_S, by * NEAR_SHARE)
+  return enough ? { ovenC, forecasts: all.map(of => (of === null ? null : found[those.indexOf(of)])) } : null
 }
 /** Nearer than that it is what was asked for; the rest of it is waited on the board. */
 const NEAR_S = 150

@@ -5,7 +5,7 @@ import { bandOf, scaleOf } from '#core/doneness/scale'
 import { carvedAtOnce, sharedOut, type Slot } from '#core/plan/carvedAtOnce'
 import type { Plan } from '#core/plan/plan'
 import type { SecondServing } from '#core/plan/secondServing'
-import { capital, showTemperature, shownText } from '#core/quantity/format'
+import { capital, listed, showTemperature, shownText } from '#core/quantity/format'
 import type { PlanRequest } from '#core/request/request'
 import { batchesOf, betweenBatches } from '#core/request/setup'
 import { inWords } from '#core/service/onePan'
@@ -131,7 +131,7 @@ export const useTable = defineStore('table', () => {
       const { word } = bandOf(scaleOf(target), slot.targetC)
       const names = named.flatMap(g => (g.targetC === slot.targetC && g.name.trim() !== '' ? [g.name.trim()] : []))
       const called = pieces[i] > 1 ? `${pieces[i]} ${word} pieces` : `${word} piece`
-      return { slot, result: results[i], pieces: pieces[i], called, guests: new Intl.ListFormat('en').format(names).slice(0, NAMES_LENGTH) }
+      return { slot, result: results[i], pieces: pieces[i], called, guests: listed(names).slice(0, NAMES_LENGTH) }
     })
   }
 

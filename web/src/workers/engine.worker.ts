@@ -34,7 +34,7 @@ export interface Engine {
   /** Of a cook under way. */
   forecast(question: ForecastQuestion): Forecast | Refused
   /** Null where it is in no oven, or cannot be made to wait so. */
-  turnedOven(question: ForecastQuestion, laterS: number): TurnedOven | null
+  turnedOven(questions: readonly ForecastQuestion[], laterS: number, within?: readonly [number, number]): TurnedOven | null
   /** What a few millimetres would do to a plan. */
   misjudged(request: PlanRequest, plan: Plan, token?: number): Promise<Misjudged>
   /** How sure a plan is. */
@@ -127,7 +127,7 @@ function firstMinutes(request: PlanRequest): void {
 const engine: Engine = {
   plan: planned,
   forecast: question => forecast(question, remembered),
-  turnedOven: (question, laterS) => turnedOven(question, laterS, remembered),
+  turnedOven: (questions, laterS, within) => turnedOven(questions, laterS, within, remembered),
   misjudged: (request, plan, token) => {
     const { method, setup } = setupOf(request)
     return inPieces(misjudging(method, setup, plan), token)

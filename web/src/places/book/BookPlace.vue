@@ -13,7 +13,7 @@ import type { CookSummary } from '#core/book/record'
 import type { CookState } from '#core/session/progress'
 import { cutById } from '#core/meat/cuts'
 import { pieceName } from '#core/meat/piece'
-import { showDuration, showLength, showTemperature, shownText } from '#core/quantity/format'
+import { listed, showDuration, showLength, showTemperature, shownText } from '#core/quantity/format'
 import { api, type BookPage } from '../../api/client'
 import { useUnits } from '../../stores/units'
 import LessonBoard from './LessonBoard.vue'
@@ -152,7 +152,7 @@ const ofColumn = (key: unknown): Column | undefined => COLUMNS.find(c => c.key =
       />
     </div>
     <p v-if="found && found.unreadable.length > 0" class="trouble" role="alert">
-      {{ new Intl.ListFormat('en').format(found.unreadable.map(u => `“${u.title}”`)) }} cannot be read any more. What is there of
+      {{ listed(found.unreadable.map(u => `“${u.title}”`)) }} cannot be read any more. What is there of
       {{ found.unreadable.length === 1 ? 'it' : 'them' }} is kept; a copy of an earlier day may have
       {{ found.unreadable.length === 1 ? 'it' : 'them' }} whole.
     </p>

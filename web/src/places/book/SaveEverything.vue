@@ -3,6 +3,7 @@
 import { Button as AButton, Progress as AProgress } from 'ant-design-vue'
 import { ref } from 'vue'
 import { NOTHING_TAKEN, partsOf, type TakenIn } from '#core/formats/everythingSchema'
+import { listed } from '#core/quantity/format'
 import { api } from '../../api/client'
 import FileField from '../../ui/FileField.vue'
 import { openFile } from '../../ui/openFile'
@@ -25,9 +26,7 @@ const WORDS: readonly (readonly [keyof TakenIn, one: string, many: string])[] = 
 ]
 function inWords(taken: TakenIn): string {
   const news = WORDS.flatMap(([key, one, many]) => (taken[key] === 0 ? [] : [`${taken[key]} ${taken[key] === 1 ? one : many}`]))
-  return news.length === 0
-    ? 'All of it was here already.'
-    : `Brought back: ${new Intl.ListFormat('en').format(news)}. What was here already stays as it was.`
+  return news.length === 0 ? 'All of it was here already.' : `Brought back: ${listed(news)}. What was here already stays as it was.`
 }
 async function bring(file: File): Promise<void> {
   let parts: ReturnType<typeof partsOf> = []

@@ -2,7 +2,7 @@
 /** What else of the ticket goes in the same pan: with it, or if both were as hot. */
 import { Button as AButton } from 'ant-design-vue'
 import { computed } from 'vue'
-import { showTemperature, shownText } from '#core/quantity/format'
+import { listed, showTemperature, shownText } from '#core/quantity/format'
 import { settingsOf } from '#core/request/setup'
 import type { PlanRequest } from '#core/request/request'
 import { inWords } from '#core/service/onePan'
@@ -15,8 +15,7 @@ const pass = usePass()
 const units = useUnits()
 const panOf = (request: PlanRequest): number => (settingsOf(request) as { readonly panC: number }).panC
 const degrees = (c: number): string => shownText(showTemperature(c, units.system))
-const list = new Intl.ListFormat('en')
-const together = computed(() => list.format(pass.mates.filter(m => m.shares).map(m => `the ${inWords(m.request)}`)))
+const together = computed(() => listed(pass.mates.filter(m => m.shares).map(m => `the ${inWords(m.request)}`)))
 /** Only the heat keeps them apart. */
 const apart = computed(() => pass.mates.find(m => !m.shares))
 </script>

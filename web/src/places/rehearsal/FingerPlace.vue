@@ -3,7 +3,7 @@
 import { Alert as AAlert, Segmented as ASegmented, Skeleton as ASkeleton, Table as ATable } from 'ant-design-vue'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
-import { showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import { listed, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import { disagreement, HAND_SCHOOLS, meantByAll, PADS, type Felt } from '#core/rehearsal/hand'
 import { useUnits } from '../../stores/units'
 import { askEngine } from '../../workers/engine'
@@ -33,9 +33,7 @@ const COLUMNS = [
   { key: 'means', dataIndex: 'means', title: 'Its middle has been', align: 'right' as const }
 ]
 const thick = computed(() =>
-  new Intl.ListFormat('en').format(
-    [...new Set((felt.value ?? []).map(f => f.thicknessMm))].map(mm => shownText(showLength(mm, units.system)))
-  )
+  listed([...new Set((felt.value ?? []).map(f => f.thicknessMm))].map(mm => shownText(showLength(mm, units.system))))
 )
 const apart = computed(() => disagreement(pad.value))
 </script>

@@ -1,13 +1,27 @@
 // @vitest-environment happy-dom
 /** Guests who are late, told at the mounted stove with the real engine behind it. */
 import { flushPromises } from '@vue/test-utils'
+import dayjs from 'dayjs'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { VueWrapper } from '@vue/test-utils'
+import type { Piece } from '#core/meat/piece'
+import type { Settings } from '#core/method/dials'
+import type { MethodKind } from '#core/method/methods'
+import { asked, planned } from '#core/plan/planned.fixture'
+import { preheatsOf } from '#core/session/warmUp'
+import { mounted } from '../../mounted/mount.fixture'
 import { button, press } from '../../mounted/page.fixture'
 import { useCook } from '../../stores/cook'
+import { usePass } from '../../stores/pass'
 import { useStove } from '../../stores/stove'
+import { MOMENT } from '../../ui/moments'
 import { byHand, events, lit, reckoned, wait } from './stove.fixture'
+import { tell } from '../../ui/tell'
+import StovePlace from './StovePlace.vue'
 
 vi.mock('comlink', () => import('../../mounted/comlink.fixture'))
+/** What would stand at the head of the page, with its way back. */
+vi.mock('../../ui/tell', () => ({ tell: vi.fn() }))
 
 beforeEach(byHand)
 afterEach(() => vi.useRealTimers())
@@ -127,5 +141,128 @@ describe('guests who are late', () => {
     await press('u')
     await reckoned(page)
     expect(useStove().forecasts.get(useCook().cook!.id)!.forecast.value!.phases.at(-1)).toMatchObject({ phase: 'rest' })
+  })
+})
+
+describe('guests who are late, and more than one piece', () => {
+  /** Of one dinner, each so long after the first. */
+  async function litTogether(
+    kind: MethodKind,
+    settings: Settings,
+    pieces: readonly (readonly [called: string, afterS: number, piece: Partial<Piece>])[]
+  ): Promise<{ page: VueWrapper; ids: string[] }> {
+    const ids: string[] = []
+    for (const [called, seconds, piece] of pieces) {
+      const { request, plan } = planned(asked(kind, settings, piece))
+      const after = seconds === 0 ? null : { cookId: ids[0], seconds }
+      ids.push(
+        useCook().begin(called, { request, plan, preheatS: preheatsOf(request, plan.marks).first }, null, {
+          id: 'dinner-late',
+          after,
+          called
+        })
+      )
+    }
+    useCook().show(ids[0])
+    const page = await mounted(StovePlace)
+    await vi.waitFor(() => expect(useStove().stream).toHaveLength(ids.length), { timeout: 20_000 })
+    return { page, ids }
+  }
+  const toldOf = (id: string) =>
+    useCook()
+      .cooks.find(c => c.id === id)!
+      .events.filter(e => e.kind === 'delayed')
+  const choose = async (page: VueWrapper, says: string): Promise<void> => {
+    await vi.waitFor(() => expect(page.find('.late').text()).toContain(says), { timeout: 30_000 })
+    const at = page.findAll('.late input[type=radio]').findIndex(r => r.element.closest('label')!.textContent.includes(says))
+    await page.findAll('.late input[type=radio]')[at].setValue(true)
+  }
+
+  it('eat in two waves: who is there at once, what was to go in last is for the others; taken back in one', async () => {
+    const { page, ids } = await litTogether('pan sear', {}, [
+      ['thick piece', 0, {}],
+      ['thin piece', 240, { thicknessMm: 28, weightG: 250 }]
+    ])
+    await press(' ')
+    await wait(200)
+    await press(' ')
+    await reckoned(page)
+    await press('g')
+    button(page, '30 min late').click()
+    await choose(page, 'Serve in two waves')
+    const late = (): string => page.find('.late').text()
+    expect(late()).toMatch(/thick piece\s+is served first, as it was to be: cut at \d+/)
+    expect(late()).toMatch(/thin piece\s+goes in 30\smin later; nothing is lost/)
+    // All of it later is no second wave, nor is none.
+    const boxes = page.findAll<HTMLInputElement>('.late input[type=checkbox]')
+    expect(boxes.map(b => b.element.checked)).toEqual([false, true])
+    await boxes[1].setValue(false)
+    expect(button(page, 'Do that').disabled).toBe(true)
+    await boxes[1].setValue(true)
+    button(page, 'Do that').click()
+    await flushPromises()
+    expect(toldOf(ids[0])).toEqual([])
+    expect(toldOf(ids[1])).toMatchObject([{ seconds: 1800 }])
+    expect(tell).toHaveBeenLastCalledWith('The second wave is 30\u00a0min later.', expect.any(Function))
+    vi.mocked(tell).mock.lastCall![1]!()
+    await flushPromises()
+    expect(
+      useCook()
+        .cooks.find(c => c.id === ids[1])!
+        .events.at(-1)
+    ).toMatchObject({ kind: 'undone' })
+  })
+
+  it('the oven that two are in has one dial: both go along, each told what it costs', async () => {
+    const joint = { cutId: 'ribeye', form: 'roast' as const, weightG: 1500, thicknessMm: 90, widthMm: 95, lengthMm: 190 }
+    const { page, ids } = await litTogether('roast', { ovenC: 150, searS: 0 }, [
+      ['big joint', 0, joint],
+      ['small joint', 60, { ...joint, weightG: 1100, thicknessMm: 80, widthMm: 85, lengthMm: 170 }]
+    ])
+    await press(' ')
+    await wait(900)
+    await press(' ')
+    await reckoned(page)
+    await wait(60)
+    useCook().say({ kind: 'laid' }, Date.now(), [ids[1]])
+    await reckoned(page)
+    await wait(900)
+    await press('g')
+    button(page, '20 min late').click()
+    await choose(page, 'Turn its oven down')
+    const [big, small] = [
+      ...page
+        .find('.late')
+        .text()
+        .matchAll(/joint\s+its oven goes to (\d+)\s°C now/g)
+    ].map(m => Number(m[1]))
+    expect(big).toBeLessThan(150)
+    expect(small).toBe(big)
+    button(page, 'Do that').click()
+    await flushPromises()
+    for (const id of ids) expect(toldOf(id)).toMatchObject([{ seconds: 1200, ovenC: big }])
+  })
+
+  it('a dish in that oven says how far its dial may go, and is named', async () => {
+    const piece = { cutId: 'ribeye', form: 'roast' as const, weightG: 1500, thicknessMm: 90, widthMm: 95, lengthMm: 190 }
+    const page = await lit('roast', { ovenC: 170, searS: 0 }, piece)
+    await press(' ')
+    await wait(900)
+    await press(' ')
+    await reckoned(page)
+    await wait(900)
+    await reckoned(page)
+    const pass = usePass()
+    pass.watched = true
+    pass.change({ serveAt: dayjs().add(50, 'minute').format(MOMENT), lines: [{ id: 'g', recipe: 'gratin' }] })
+    await vi.waitFor(() => expect(pass.asItStands?.placed.some(p => p.dish.id === 'g')).toBe(true), { timeout: 20_000 })
+    await press('g')
+    const heat = async (late: string): Promise<number> => {
+      button(page, late).click()
+      await choose(page, 'Turn its oven down')
+      return Number(/its oven goes to (\d+)\s°C now/.exec(page.find('.late').text())![1])
+    }
+    expect(await heat('10 min late')).toBeGreaterThanOrEqual(150)
+    expect(page.find('.late').text()).toMatch(/Potatoes baked in cream\s+in the same oven can bear that, and takes longer/)
   })
 })

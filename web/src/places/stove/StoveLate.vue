@@ -1,22 +1,30 @@
 <script setup lang="ts">
 /** The guests are late: what that does to each piece that is on, by the engine, before it is taken. */
-import { Button as AButton, Radio as ARadio, RadioGroup as ARadioGroup, Skeleton as ASkeleton } from 'ant-design-vue'
+import {
+  Button as AButton,
+  CheckboxGroup as ACheckboxGroup,
+  Radio as ARadio,
+  RadioGroup as ARadioGroup,
+  Skeleton as ASkeleton
+} from 'ant-design-vue'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { CookRecord } from '#core/book/record'
 import { HOLDING_C } from '#core/kit/air'
 import { dialsOf } from '#core/method/dials'
 import { servedCold } from '#core/request/setup'
 import { progressOf } from '#core/session/progress'
-import { showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
-import type { TurnedOven, Forecast } from '#core/usecase/forecast'
+import { listed, showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
+import type { Forecast } from '#core/usecase/forecast'
 import type { Refused } from '#core/usecase/plan'
 import { useCook } from '../../stores/cook'
 import { asked } from '../../stores/forecast'
 import { useKit } from '../../stores/kit'
 import { nameOf, useStove } from '../../stores/stove'
 import { useUnits } from '../../stores/units'
+import { tell } from '../../ui/tell'
 import { askEngine } from '../../workers/engine'
 import { useLaterTable } from './useLaterTable'
+import { useTurnedOven, type Turned } from './useTurnedOven'
 
 const emit = defineEmits<{ close: [] }>()
 const cook = useCook()
@@ -34,18 +42,21 @@ const NOTICED_K = 3
 /** What may still be moved. */
 const open = computed(() => cook.cooks.filter(c => progressOf(c.events).state !== 'carved'))
 const { tonight, putOff } = useLaterTable()
+const { turnedBy } = useTurnedOven()
 /** Late guests can be waited for on the board, or in a low oven where there is one. */
 const MEANWHILE = [
   { value: 'rest', says: 'Let it rest longer' },
   { value: 'flash', says: 'Rest it, then flash it hot' },
   { value: 'hold', says: `Keep it warm at ${degrees(HOLDING_C)}` },
-  { value: 'oven', says: 'Turn its oven down' }
+  { value: 'oven', says: 'Turn its oven down' },
+  { value: 'waves', says: 'Serve in two waves' }
 ] as const
 type Meanwhile = (typeof MEANWHILE)[number]['value']
 const meanwhile = ref<Meanwhile>('rest')
 const ovens = computed(() => kit.kit.ovens.length > 0)
-/** By piece that is in an oven, what that would have to be turned to. */
-const cooler = shallowRef<ReadonlyMap<string, TurnedOven>>(new Map())
+/** What the oven would have to be turned to, and what comes of that for each piece in it; null where that is no way out. */
+const cooler = shallowRef<Turned | null>(null)
+const turnedOf = (id: string): Forecast | undefined => cooler.value?.pieces.get(id)
 /** By piece, how long a face it can be put back in a pan for before it is cut, s: a minute, where there is that much time. */
 function flashS({ events, request }: CookRecord): number {
   const { laidAt, onward } = progressOf(events)
@@ -57,7 +68,8 @@ const OFFERED: Record<Meanwhile, () => boolean> = {
   rest: () => true,
   flash: () => open.value.some(c => flashS(c) > 0),
   hold: () => ovens.value,
-  oven: () => cooler.value.size > 0
+  oven: () => cooler.value !== null,
+  waves: () => open.value.length > 1
 }
 const offered = computed(() => MEANWHILE.filter(m => OFFERED[m.value]()))
 
@@ -75,33 +87,49 @@ watch(seconds, async longer => {
   const mine = round
   costs.value = null
   if (longer === 0) return
-  cooler.value = new Map()
+  cooler.value = null
   meanwhile.value = 'rest'
-  const turned = await coolerFor(longer)
+  second.value = lastToBeCut()
+  const turned = await turnedBy(longer)
   if (mine !== round) return
   cooler.value = turned
   const found: Partial<Record<Meanwhile, readonly Cost[]>> = {}
-  for (const { value } of offered.value) found[value] = await Promise.all(open.value.map(c => costOf(c, longer, value)))
+  for (const { value } of offered.value)
+    if (value !== 'waves') found[value] = await Promise.all(open.value.map(c => costOf(c, longer, value)))
   if (mine === round) costs.value = found
 })
-const chosen = computed(() => costs.value?.[meanwhile.value] ?? null)
-/** What stands beside the choice: the coldest of them when they are cut. */
-function beside(way: Meanwhile): string {
-  const cut = costs.value?.[way]?.flatMap(c => c.cutC ?? []) ?? []
-  return cut.length > 0 ? `: cut at ${degrees(Math.min(...cut))}` : ''
+const chosen = computed(() => costsOf(meanwhile.value))
+function costsOf(way: Meanwhile): readonly Cost[] | null {
+  if (way !== 'waves') return costs.value?.[way] ?? null
+  // Who is late gets what waited; who is there, what comes as it was to come.
+  return costs.value?.rest?.map((c, i) => (second.value.includes(c.id) ? inSecond(open.value[i], c) : asItWas(open.value[i]))) ?? null
+}
+/** Its fire is still wanted by the first. */
+function inSecond(of: CookRecord, rested: Cost): Cost {
+  return progressOf(of.events).laidAt === null ? { ...rested, says: `goes in ${long(seconds.value)} later; nothing is lost.` } : rested
+}
+function asItWas(of: CookRecord): Cost {
+  const cutC = stove.forecasts.get(of.id)?.forecast.value?.carve.core ?? null
+  return { id: of.id, of: nameOf(of), says: `is served first, as it was to be${cutC === null ? '' : `: cut at ${degrees(cutC)}`}.`, cutC }
 }
 
-async function coolerFor(longer: number): Promise<Map<string, TurnedOven>> {
-  const found = new Map<string, TurnedOven>()
-  for (const of of open.value) {
-    if (progressOf(of.events).laidAt === null) continue
-    const question = asked({ cook: of, now: stove.now })
-    const answer = await askEngine(async engine => (await engine.turnedOven(question, longer)) as TurnedOven | null).catch(() => null)
-    if (answer) found.set(of.id, answer)
-  }
-  // One oven has one dial: where two in it would need another each, it is no way out.
-  const dials = new Set([...found.values()].map(o => o.ovenC))
-  return dials.size > 1 ? new Map() : found
+/** Ids of the pieces that come with the second wave. */
+const second = ref<string[]>([])
+/** What is not in yet; or where all is, or nothing, the half that is cut last. */
+function lastToBeCut(): string[] {
+  const waits = open.value.filter(c => progressOf(c.events).laidAt === null)
+  if (waits.length > 0 && waits.length < open.value.length) return waits.map(c => c.id)
+  const cutAt = (c: CookRecord): number =>
+    (progressOf(c.events).laidAt ?? stove.now) + 1000 * (stove.forecasts.get(c.id)?.forecast.value?.carve.time ?? 0)
+  const byTime = [...open.value].sort((a, b) => cutAt(a) - cutAt(b))
+  return byTime.slice(Math.ceil(byTime.length / 2)).map(c => c.id)
+}
+/** A wave of none, or of all, is no second one. */
+const twoWaves = computed(() => second.value.length > 0 && second.value.length < open.value.length)
+/** What stands beside the choice: the coldest of them when they are cut. */
+function beside(way: Meanwhile): string {
+  const cut = costsOf(way)?.flatMap(c => c.cutC ?? []) ?? []
+  return cut.length > 0 ? `: cut at ${degrees(Math.min(...cut))}` : ''
 }
 
 async function costOf(of: CookRecord, longer: number, way: Meanwhile): Promise<Cost> {
@@ -109,13 +137,13 @@ async function costOf(of: CookRecord, longer: number, way: Meanwhile): Promise<C
   const { laidAt } = progressOf(of.events)
   if (laidAt === null) return cost(`goes in ${long(longer)} later; nothing is lost. Turn its fire down until then.`)
   const now = stove.forecasts.get(of.id)?.forecast.value
-  const turned = way === 'oven' ? cooler.value.get(of.id) : undefined
-  if (turned && now) {
-    const { plan } = turned.forecast
+  const turned = way === 'oven' ? turnedOf(of.id) : undefined
+  if (turned && cooler.value && now) {
+    const { plan } = turned
     const by = plan.carve.time - now.carve.time
     const even = plan.peak.core - now.peak.core
     return cost(
-      `its oven goes to ${degrees(turned.ovenC)} now: it comes out at ${degrees(plan.pull.probe)}, and is cut ${long(by)} later at ${degrees(plan.carve.core)}${Math.abs(even) < 1 ? '' : `, its highest ${degrees(plan.peak.core)}`}; gentler, and its crust paler.`,
+      `its oven goes to ${degrees(cooler.value.ovenC)} now: it comes out at ${degrees(plan.pull.probe)}, and is cut ${long(by)} later at ${degrees(plan.carve.core)}${Math.abs(even) < 1 ? '' : `, its highest ${degrees(plan.peak.core)}`}; gentler, and its crust paler.`,
       plan.carve.core
     )
   }
@@ -146,8 +174,9 @@ async function costOf(of: CookRecord, longer: number, way: Meanwhile): Promise<C
 }
 
 function take(): void {
-  const turned = meanwhile.value === 'oven' ? cooler.value : new Map<string, TurnedOven>()
-  const rest = open.value.filter(c => !turned.has(c.id))
+  const waits = meanwhile.value === 'waves' ? open.value.filter(c => second.value.includes(c.id)) : open.value
+  const turned = meanwhile.value === 'oven' ? cooler.value : null
+  const rest = waits.filter(c => !turned?.pieces.has(c.id))
   const flashed = meanwhile.value === 'flash' ? rest.filter(c => flashS(c) > 0) : []
   const late = { kind: 'delayed', seconds: seconds.value, ...(meanwhile.value === 'hold' ? { held: true } : {}) } as const
   const said = [
@@ -157,9 +186,11 @@ function take(): void {
       stove.now,
       rest.filter(c => !flashed.includes(c)).map(c => c.id)
     ),
-    ...[...turned].map(([id, { ovenC }]) => cook.say({ kind: 'delayed', seconds: seconds.value, ovenC }, stove.now, [id]))
+    ...(turned ? [cook.say({ kind: 'delayed', seconds: seconds.value, ovenC: turned.ovenC }, stove.now, [...turned.pieces.keys()])] : [])
   ]
-  putOff(seconds.value, said)
+  // Whoever is there eats with the first: what stands beside it comes when it was to come.
+  if (meanwhile.value === 'waves') tell(`The second wave is ${long(seconds.value)} later.`, () => said.forEach(at => cook.takeBack(at)))
+  else putOff(seconds.value, said)
   emit('close')
 }
 </script>
@@ -181,13 +212,25 @@ function take(): void {
       >
         <a-radio v-for="m in offered" :key="m.value" :value="m.value">{{ m.says }}{{ beside(m.value) }}</a-radio>
       </a-radio-group>
+      <a-checkbox-group
+        v-if="chosen && meanwhile === 'waves'"
+        v-model:value="second"
+        class="ways"
+        aria-label="In the second wave"
+        role="group"
+        :options="open.map(c => ({ value: c.id, label: `${nameOf(c)} in the second wave` }))"
+      />
       <ul v-if="chosen">
         <li v-for="w in chosen" :key="w.id">
           <b>{{ w.of }}</b> {{ w.says }}
         </li>
-        <li v-if="tonight"><b>What is on the pass</b> and not begun is called {{ long(seconds) }} later.</li>
+        <li v-if="meanwhile === 'oven' && cooler && cooler.dishes.length > 0">
+          <b>{{ listed(cooler.dishes) }}</b> in the same oven can bear that, and takes longer.
+        </li>
+        <li v-if="meanwhile === 'waves'"><b>What stands beside it</b> comes with the first wave: keep the rest of it warm.</li>
+        <li v-else-if="tonight"><b>What is on the pass</b> and not begun is called {{ long(seconds) }} later.</li>
       </ul>
-      <a-button class="do" :disabled="chosen === null" @click="take">Do that</a-button>
+      <a-button class="do" :disabled="chosen === null || (meanwhile === 'waves' && !twoWaves)" @click="take">Do that</a-button>
       <a-button @click="emit('close')">Leave it as it was</a-button>
     </template>
   </section>
@@ -205,6 +248,7 @@ function take(): void {
   gap: 4px 22px;
   margin-top: 10px;
 }
+.ways :deep(.ant-checkbox-wrapper),
 .ways .ant-radio-wrapper {
   min-height: 56px;
   align-items: center;
