@@ -11,13 +11,16 @@ import { assimilate, type Assimilated } from './assimilate'
 import type { Trial } from './ensemble'
 import type { Observation } from './prior'
 
+/** To what its heat was set, °C. */
+export type HeatSet = Partial<Record<'ovenC' | 'bathC' | 'grateC' | 'lidC', number>>
+
 /** Where the piece was, in a stage of the program by its number and with which face down, or out of the heat; s. */
 export interface Spent {
   readonly stage: number | 'out'
   readonly down: Down
   readonly seconds: number
-  /** What its oven was turned to by then, °C; left out, as it was planned. */
-  readonly ovenC?: number
+  /** What its heat was set to by then; left out, as it was planned. */
+  readonly set?: HeatSet
 }
 
 export interface Happened {
@@ -55,22 +58,22 @@ interface Remaining extends Omit<Open, 'guess'> {
 function remaining<S extends Resting>(method: Method<S>, setup: Setup<S>, { past: happened, off, again }: Happened): Remaining {
   const [least, most] = method.bounds(setup)
   const { heating: longest, rest } = method.program(setup, most)
-  /** With the oven as it was turned. */
-  const turnedTo = (ovenC: number | undefined): Setup<S> =>
-    ovenC === undefined ? setup : { ...setup, settings: { ...setup.settings, ovenC } }
-  const ovenNow = happened.at(-1)?.ovenC
-  const now = turnedTo(ovenNow)
+  /** With its heat as it was set. */
+  const setTo = (set: HeatSet | undefined): Setup<S> => (set === undefined ? setup : { ...setup, settings: { ...setup.settings, ...set } })
+  const setNow = happened.at(-1)?.set
+  const now = setTo(setNow)
   // Said to have gone on once more than there is anything to go on to, it stays in the last.
   const past = happened.map(s => (s.stage === 'out' ? s : { ...s, stage: Math.min(s.stage, longest.length - 1) }))
   const here = standingIn(past)
 
   const behind: Spell[] = []
-  let laidAt: number | undefined
-  const lay = (spells: Spell[], stage: number | 'out', down: Down, seconds: number, ovenC: number | undefined): void => {
+  let laidAt = ''
+  const lay = (spells: Spell[], stage: number | 'out', down: Down, seconds: number, set: HeatSet | undefined): void => {
     const last = spells.at(-1)
     if (seconds <= 0) return
-    const goesOn = last && last.stage === stage && last.down === down && laidAt === ovenC
-    laidAt = ovenC
+    const at = JSON.stringify(set ?? {})
+    const goesOn = last && last.stage === stage && last.down === down && laidAt === at
+    laidAt = at
     if (goesOn) {
       const longer = last.seconds + seconds
       spells[spells.length - 1] = { ...last, seconds: longer, end: { after: longer } }
@@ -78,7 +81,7 @@ function remaining<S extends Resting>(method: Method<S>, setup: Setup<S>, { past
     else
       spells.push(
         spellOf(
-          ovenC === undefined ? longest[stage] : method.program(turnedTo(ovenC), most).heating[stage],
+          set === undefined ? longest[stage] : method.program(setTo(set), most).heating[stage],
           stage,
           down,
           seconds,
@@ -86,7 +89,7 @@ function remaining<S extends Resting>(method: Method<S>, setup: Setup<S>, { past
         )
       )
   }
-  for (const { stage, down, seconds, ovenC } of past) lay(behind, stage, down, Math.max(LEAST, seconds), ovenC)
+  for (const { stage, down, seconds, set } of past) lay(behind, stage, down, Math.max(LEAST, seconds), set)
 
   /** Of the stage it stands in. */
   const lengths = (stage: PlannedStage | undefined, count: number | null): number[] => {
@@ -107,11 +110,11 @@ function remaining<S extends Resting>(method: Method<S>, setup: Setup<S>, { past
     if (off) return laid
     const { heating } = method.program(now, free)
     const stage = heating.at(here.stage)
-    laidAt = ovenNow
+    laidAt = JSON.stringify(setNow ?? {})
     let { down } = here
     for (const [i, seconds] of (more === null ? lengths(stage, count) : [more]).entries()) {
       if (i > 0) down = otherDown(down)
-      lay(laid, here.stage, down, seconds, ovenNow)
+      lay(laid, here.stage, down, seconds, setNow)
     }
     const ahead = layOut({ heating: heating.slice(here.stage + 1), rest, rewarm: [] }, here.stage + 1).heating
     laid.push(...ahead)

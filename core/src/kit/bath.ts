@@ -22,6 +22,15 @@ export interface BathMachine {
 }
 export const BATHS: readonly BathMachine[] = [{ id: 'stick', name: 'Stick circulator in a tub', litres: 12, offsetC: 0 }]
 
+/** Warm from the tap, °C, and W of a machine that stirs; common practice, no source. */
+const FROM_THE_TAP_C = 40
+const STIRRER_W = 1100
+/** J/(kg·K), and so many kg to a litre. */
+const WATER_HEAT = 4180
+/** Water that was let in as the machine was lit, so long after that, °C. */
+export const bathAfter = (bathC: number, litres: number, seconds: number): number =>
+  Math.min(bathC, FROM_THE_TAP_C + (STIRRER_W * Math.max(0, seconds)) / (WATER_HEAT * litres))
+
 export interface Pot {
   readonly id: string
   readonly name: string

@@ -4,6 +4,7 @@
 import type { Constants } from '#core/heat/constants'
 import type { AirFace, PartlyFace } from '#core/heat/faces'
 import { vapourOf, type Room } from './air'
+import { WARM_UP_S } from './warmUp'
 
 export interface Grill {
   readonly id: string
@@ -16,6 +17,12 @@ export interface Grill {
   readonly acrossMm?: number
   readonly deepMm?: number
 }
+
+/** Of the time that is given it: who calls has some minutes to spare. */
+const READY = 0.9
+/** A fire that was lit so long ago, °C at what it is told by: coals catch one from the other, and are all ash when they are ready; estimate. */
+export const grillAfter = (setC: number, roomC: number, fuel: GrillFuel, seconds: number): number =>
+  roomC + (setC - roomC) * Math.min(1, Math.max(0, seconds) / (READY * WARM_UP_S[fuel]))
 
 export const GRILL_FUELS = ['charcoal', 'gas'] as const
 export type GrillFuel = (typeof GRILL_FUELS)[number]

@@ -12,10 +12,10 @@ import type { CookRecord, PlannedFigures } from '#core/book/record'
 import type { Steps } from '#core/numerics/steps'
 import { progressOf, spentUntil } from '#core/session/progress'
 import { faceOf, shadeOf, type Shade } from './browning'
-import { ovenMetAt } from './coldOven'
+import { shortWhenMet, type SlowFire } from './coldFire'
 import { scoreOf, type Score } from './score'
 import { probedAt } from './signs'
-import { lived, onwardOf, ovenLitBefore, panMetAt, truly, type Beside, type Lived, type Living, type Truth } from './truth'
+import { lived, fireLitBefore, onwardOf, panMetAt, truly, type Beside, type Lived, type Living, type Truth } from './truth'
 
 type Section = PlannedFigures['section']
 
@@ -34,12 +34,14 @@ export interface Served {
   readonly boardMl: number
 }
 
-export const MISTAKES = ['pan', 'oven', 'turns', 'pull', 'rest', 'flames'] as const
+export const MISTAKES = ['pan', 'fire', 'turns', 'pull', 'rest', 'flames'] as const
 export type Mistake = (typeof MISTAKES)[number]
 
 /** One decision changed, and nothing else. */
 export interface Priced {
   readonly what: Mistake
+  /** Of a fire that was too cold: which. */
+  readonly of?: SlowFire
   /** How much of it there was: s too late (negative too early), K too cold, turns fewer, s too short. */
   readonly by: number
   /** What would have been. */
@@ -212,7 +214,7 @@ function* rightPull(
 const FRAMES = 40
 
 /** From when on a decision is worth a word. */
-const WORTH = { pullS: 15, panK: 20, ovenK: 20, restS: 40, turns: 2 } as const
+const WORTH = { pullS: 15, panK: 20, fireK: { oven: 20, grill: 40, bath: 2 }, restS: 40, turns: 2 } as const
 
 /**
  * @param record carved
@@ -250,10 +252,10 @@ export function* cuttingOpen(
     prices.push({ what: 'pan', by: tenth(panC - holdC), instead: again(truth, past, { ...asItWas, panC: holdC }) })
     yield
   }
-  const { oven } = truth
-  const metC = oven ? ovenMetAt(past, oven, ovenLitBefore(events, laidAt, beside)) : null
-  if (oven && metC !== null && oven.dialC - metC > WORTH.ovenK) {
-    prices.push({ what: 'oven', by: tenth(metC - oven.dialC), instead: again(truth, spentUntil(events, carvedAt), asItWas) })
+  const { fire } = truth
+  const shortK = fire ? shortWhenMet(past, fire, fireLitBefore(events, laidAt, beside)) : null
+  if (fire && shortK !== null && shortK > WORTH.fireK[fire.of]) {
+    prices.push({ what: 'fire', of: fire.of, by: -tenth(shortK), instead: again(truth, spentUntil(events, carvedAt), asItWas) })
     yield
   }
   const faced = past.filter(s => s.stage !== 'out')

@@ -5,7 +5,6 @@
  */
 import { geometryOf, type CutGeometry } from '#core/doneness/section'
 import { fieldAt, valueAt, type Field } from '#core/heat/history'
-import { ovenAfter } from '#core/kit/oven'
 import { PAN_SIGNS } from '#core/kit/pan'
 import { Randomness } from '#core/numerics/random'
 import type { Method, Phase, Resting } from '#core/method/method'
@@ -14,7 +13,7 @@ import type { Down } from '#core/method/timeline'
 import { READING_LIMITS, type CookEvent } from '#core/session/events'
 import { progressOf } from '#core/session/progress'
 import { faceOf, shadeOf, type Shade } from './browning'
-import { ovenLitAt } from './coldOven'
+import { fireLitAt, isWarming, type SlowFire, type TrueFire } from './coldFire'
 import { feelOf, sharesOf, stiffness, type Feel } from './feel'
 import { emptyPanC, type Beside, type Lived, type Truth } from './truth'
 
@@ -24,8 +23,8 @@ export type Smoke = (typeof SMOKES)[number]
 export interface Signs {
   /** Of the empty pan, by a drop of water and what is in it; null where there is none, or meat in it. */
   readonly pan: string | null
-  /** Of an oven that is lit, by its lamp, until the piece is in; null where it is in none. */
-  readonly oven: string | null
+  /** Of an oven, a grill or a bath that is lit, until the piece is in it; null where it comes into none. */
+  readonly fire: { readonly of: SlowFire; readonly word: string } | null
   /** How loud, 0 to 1, and in words; null where nothing can be heard. */
   readonly hiss: { readonly loud: number; readonly word: string } | null
   /** Of the face that can be seen. */
@@ -36,7 +35,7 @@ export interface Signs {
   readonly flames: boolean
 }
 
-const NO_SIGNS: Signs = { pan: null, oven: null, hiss: null, shade: null, smoke: 'none', feel: null, flames: false }
+const NO_SIGNS: Signs = { pan: null, fire: null, hiss: null, shade: null, smoke: 'none', feel: null, flames: false }
 
 /** Water boiled off, g/s, that is as loud as a pan gets; estimate. */
 const LOUD_G_S = 0.2
@@ -73,11 +72,11 @@ export function signsAt(truth: Truth, events: readonly CookEvent[], life: Lived 
   const { state, lits } = progressOf(events)
   const litAt = lits.at(-1)
   if (life === null) {
-    const oven = ovenSign(truth, events, now, beside)
-    if (truth.pan === null || litAt === undefined) return { ...NO_SIGNS, oven }
+    const fire = fireSign(truth, events, now, beside)
+    if (truth.pan === null || litAt === undefined) return { ...NO_SIGNS, fire }
     const inUse = beside.panInUseFrom !== null && beside.panInUseFrom <= now
     const panC = inUse ? truth.pan.holdC : emptyPanC(truth.pan, (now - litAt) / 1000)
-    return { ...NO_SIGNS, oven, pan: panSign(panC), smoke: smokeOf(panC) }
+    return { ...NO_SIGNS, fire, pan: panSign(panC), smoke: smokeOf(panC) }
   }
   const at = (now - life.laidAt) / 1000
   const { history, body } = life.run
@@ -86,6 +85,7 @@ export function signsAt(truth: Truth, events: readonly CookEvent[], life: Lived 
   const stage = life.past.at(-1)?.stage ?? 'out'
   const cooking = onHeat && stage !== 'out' ? phasesOf(truth.kitchen.method, truth.kitchen.setup)[stage] : null
   const here = onward?.phase ?? cooking
+  const inIt = onHeat && stage !== 'out' && truth.fire?.stages.includes(stage) === true
   const boils = here !== null && HEARD_IN.has(here)
   const { piece } = truth.kitchen.setup
   const gone = (t: number): number => valueAt(history.time, history.evaporated, t) * piece.weightG * piece.count
@@ -95,7 +95,7 @@ export function signsAt(truth: Truth, events: readonly CookEvent[], life: Lived 
   const { flare } = truth.twist
   return {
     pan: null,
-    oven: cooking === 'oven' ? null : ovenSign(truth, events, now, beside),
+    fire: inIt ? null : fireSign(truth, events, now, beside),
     hiss: boils ? { loud: Math.round(20 * loud) / 20, word: wordFor(loud) } : null,
     shade: shadeAt(truth, life, at, onward?.phase === 'rewarm' ? onward.down : onHeat ? 'as it lies' : 'in hand'),
     smoke: smokeOf(plate),
@@ -104,13 +104,18 @@ export function signsAt(truth: Truth, events: readonly CookEvent[], life: Lived 
   }
 }
 
-/** Its lamp is lit while it heats. */
-function ovenSign({ oven }: Truth, events: readonly CookEvent[], now: number, beside: Beside): string | null {
-  const lit = Math.min(ovenLitAt(events) ?? Infinity, beside.ovenLitAt ?? Infinity)
-  if (oven === null || lit > now) return null
-  return ovenAfter(oven.dialC, oven.roomC, (now - lit) / 1000) < oven.dialC
-    ? 'its lamp is lit: it is still warming'
-    : 'its lamp has gone out'
+function fireSign({ fire }: Truth, events: readonly CookEvent[], now: number, beside: Beside): Signs['fire'] {
+  const lit = Math.min(fireLitAt(events) ?? Infinity, beside.fireLitAt ?? Infinity)
+  if (fire === null || lit > now) return null
+  const [warming, hot] = WORDS_FOR[fire.of === 'grill' ? (fire.fuel ?? 'charcoal') : fire.of]
+  return { of: fire.of, word: isWarming(fire, (now - lit) / 1000) ? warming : hot }
+}
+/** While it warms, and when it is there: a lamp, a display, the look of the coals, a hand over the bars; common practice, no source. */
+const WORDS_FOR: Readonly<Record<'oven' | 'bath' | NonNullable<TrueFire['fuel']>, readonly [string, string]>> = {
+  oven: ['its lamp is lit: it is still warming', 'its lamp has gone out'],
+  bath: ['its display is still climbing', 'its display stands where it was set'],
+  charcoal: ['black coals among the red ones, and flames', 'the coals are grey all over'],
+  gas: ['a hand can stay over the bars', 'no hand stays over the bars for long']
 }
 
 function plateAt(time: readonly number[], plate: readonly (number | null)[], at: number): number | null {

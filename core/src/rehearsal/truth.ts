@@ -16,7 +16,7 @@ import { Randomness } from '#core/numerics/random'
 import type { PlanRequest } from '#core/request/request'
 import { hotMetal, setupOf } from '#core/request/setup'
 import type { CookEvent } from '#core/session/events'
-import { asTheOvenWarmed, ovenLitAt, ovenOf, type TrueOven } from './coldOven'
+import { asTheFireWarmed, fireLitAt, fireOf, type TrueFire } from './coldFire'
 import { happenedUntil, progressOf, settingsSaid, type Progress } from '#core/session/progress'
 
 export interface TrueKitchen<S extends Resting> {
@@ -43,7 +43,8 @@ export interface Truth {
   readonly seed: number
   /** The pan that it is laid in first, on the ring as that really is; null where it begins elsewhere. */
   readonly pan: { readonly pan: Pan; readonly ring: Ring; readonly holdC: number; readonly roomC: number } | null
-  readonly oven: TrueOven | null
+  /** What it is cooked in that is slow to be hot; null where that is a pan or a pot. */
+  readonly fire: TrueFire | null
 }
 
 /** Of the spread of what is not known: an exercise is about what it says, and not the same twice either. */
@@ -67,7 +68,7 @@ export function truthOf(request: PlanRequest, seed: number, twist: Twist | null)
     metal && (begins.phase === 'sear' || begins.phase === 'fat edge')
       ? { pan: metal.pan, ring: weak({ ring: metal.ring }).ring, holdC: metal.panC, roomC: request.room.temperatureC }
       : null
-  return { kitchen, unknowns, twist: twist ?? {}, seed, pan, oven: ovenOf(method, kitchen.setup) }
+  return { kitchen, unknowns, twist: twist ?? {}, seed, pan, fire: fireOf(method, kitchen.setup) }
 }
 
 /** Fire that licks at the meat, °C, where coals or bars are this much cooler; estimate. */
@@ -165,10 +166,10 @@ export const emptyPanC = ({ pan, ring, roomC }: NonNullable<Truth['pan']>, secon
 export interface Beside {
   /** When another piece was laid into the same pan; null where none was. */
   readonly panInUseFrom: number | null
-  /** When the oven was lit for another; null where it was not. */
-  readonly ovenLitAt: number | null
+  /** When its oven, grill or bath was lit for another; null where it was not. */
+  readonly fireLitAt: number | null
 }
-export const ALONE: Beside = { panInUseFrom: null, ovenLitAt: null }
+export const ALONE: Beside = { panInUseFrom: null, fireLitAt: null }
 
 /** What the pan is at when the piece meets it, °C; null where it meets none. */
 export function panMetAt({ pan }: Truth, events: readonly CookEvent[], { panInUseFrom }: Beside): number | null {
@@ -177,7 +178,7 @@ export function panMetAt({ pan }: Truth, events: readonly CookEvent[], { panInUs
   if (laidAt === null) return null
   // Whoever cooks in it has turned it down.
   if (panInUseFrom !== null && panInUseFrom < laidAt) return pan.holdC
-  // The oven first, and then the ring.
+  // What is slow first, and then the ring.
   const litAt = lits.filter(at => at <= laidAt).at(-1)
   return litAt === undefined ? pan.roomC : emptyPanC(pan, (laidAt - litAt) / 1000)
 }
@@ -195,9 +196,9 @@ export interface Lived {
 }
 const FIELD_EVERY = 8
 
-/** s that the oven had been lit when the piece was laid in, by whoever lit it; 0 where nobody had. */
-export const ovenLitBefore = (events: readonly CookEvent[], laidAt: number, beside: Beside): number =>
-  Math.max(0, laidAt - Math.min(ovenLitAt(events) ?? laidAt, beside.ovenLitAt ?? laidAt)) / 1000
+/** s that its fire had been lit when the piece was laid in, by whoever lit it; 0 where nobody had. */
+export const fireLitBefore = (events: readonly CookEvent[], laidAt: number, beside: Beside): number =>
+  Math.max(0, laidAt - Math.min(fireLitAt(events) ?? laidAt, beside.fireLitAt ?? laidAt)) / 1000
 
 /** What was gone on to after the rest until then. @param until epoch ms */
 export function onwardOf(events: readonly CookEvent[], until: number): Onward | undefined {
@@ -213,7 +214,7 @@ export function lived(truth: Truth, events: readonly CookEvent[], until: number,
   const onward = onwardOf(events, until)
   const { past: said } = happenedUntil(events, until)
   if (laidAt === null || said.length === 0) return null
-  const past = truth.oven ? asTheOvenWarmed(said, truth.oven, ovenLitBefore(events, laidAt, beside)) : said
+  const past = truth.fire ? asTheFireWarmed(said, truth.fire, fireLitBefore(events, laidAt, beside)) : said
   const seconds = Math.max(0, (until - laidAt) / 1000)
   const living = { atLeast: seconds, panC: panMetAt(truth, events, beside), onward, fieldEvery: FIELD_EVERY, flare: truth.twist.flare }
   const off = secondsOf(past)

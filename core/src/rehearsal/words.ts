@@ -9,13 +9,14 @@ const long = (seconds: number): string => shownText(showDuration(Math.abs(second
 /** mm: below that nobody sees it; and K. */
 const SEEN = { greyMm: 0.4, kelvin: 0.7, shareLost: 0.008, ml: 3 } as const
 
+const INTO = { oven: 'Put into an oven', grill: 'Laid over a fire', bath: 'Hung into a bath' } as const
 /** What was done. */
-function did({ what, by }: Priced, system: UnitSystem): string {
+function did({ what, of = 'oven', by }: Priced, system: UnitSystem): string {
   switch (what) {
     case 'pan':
       return `Laid in with the pan ${shownText(showTemperatureRise(Math.abs(by), system))} ${by < 0 ? 'too cold' : 'too hot'}`
-    case 'oven':
-      return `Put into an oven that was still ${shownText(showTemperatureRise(-by, system))} too cold`
+    case 'fire':
+      return `${INTO[of]} that was still ${shownText(showTemperatureRise(-by, system))} too cold`
     case 'turns':
       return `Turned ${by === 1 ? 'once' : `${by} times`} less than planned`
     case 'pull':

@@ -139,7 +139,7 @@ export function spentUntil(events: readonly CookEvent[], now: number): Spent[] {
   let since: number | null = null
   let ovenC: number | null = null
   const close = (at: number): void => {
-    const turned = ovenC === null ? {} : { ovenC }
+    const turned = ovenC === null ? {} : { set: { ovenC } }
     if (since !== null) spent.push({ stage: out ? 'out' : stage, down, seconds: Math.max(0, at - since) / 1000, ...turned })
     since = at
   }
@@ -160,7 +160,7 @@ export function spentUntil(events: readonly CookEvent[], now: number): Spent[] {
     out = e.kind === 'lifted' || e.kind === 'pulled'
   }
   // An oven turned this very moment is turned.
-  if (since !== null && (until > since || (spent.at(-1)?.ovenC ?? null) !== ovenC)) close(until)
+  if (since !== null && (until > since || (spent.at(-1)?.set?.ovenC ?? null) !== ovenC)) close(until)
   return spent
 }
 

@@ -107,7 +107,7 @@ function inOven(question: ForecastQuestion, remember?: Remember): InOven | null 
   const as = forecast(question, remember)
   if ('refused' in as) return null
   const { ovenC: planned } = settingsOf(question.request) as { readonly ovenC?: number }
-  const dial = last.ovenC ?? planned
+  const dial = last.set?.ovenC ?? planned
   const stands = as.plan.marks.filter(m => m.stage === last.stage).at(-1)
   return stands?.phase === 'oven' && dial !== undefined ? { question, dial, as } : null
 }
@@ -135,7 +135,7 @@ export function turnedOven(
   const at = (ovenC: number): readonly Forecast[] | null => {
     const found = those.map(({ question }) => {
       const last = question.happened.past.at(-1)!
-      const turned = [...question.happened.past, { ...last, seconds: 0, ovenC }]
+      const turned = [...question.happened.past, { ...last, seconds: 0, set: { ovenC } }]
       return forecast({ ...question, happened: { ...question.happened, past: turned } }, remember)
     })
     return found.every(f => !('refused' in f)) ? (found as readonly Forecast[]) : null

@@ -71,14 +71,14 @@ describe('an oven turned down while it is waited for', () => {
     const [, first, second] = happenedUntil(events, 1000 * (half + 600)).past
     expect(first.stage).toBe(1)
     expect(first.seconds).toBeCloseTo(half - inOven.from, 3)
-    expect(first.ovenC).toBeUndefined()
-    expect(second).toMatchObject({ stage: 1, ovenC: turned.ovenC })
+    expect(first.set).toBeUndefined()
+    expect(second).toMatchObject({ stage: 1, set: { ovenC: turned.ovenC } })
     expect(second.seconds).toBeCloseTo(600, 3)
     const now = answered(asked(events, half + 600))
     expect(Math.abs(now.plan.carve.time - turned.forecast.plan.carve.time)).toBeLessThan(2 * MIN)
     expect(now.plan.marks.map(m => m.stage)).toEqual(before.plan.marks.map(m => m.stage))
     expect(now.plan.phases.map(p => [p.phase, p.spells])).toEqual(before.plan.phases.map(p => [p.phase, p.spells]))
-    expect(happenedUntil(events, 1000 * half).past.at(-1)).toMatchObject({ seconds: 0, ovenC: turned.ovenC })
+    expect(happenedUntil(events, 1000 * half).past.at(-1)).toMatchObject({ seconds: 0, set: { ovenC: turned.ovenC } })
     const undone = [...events, said('undo', half + 30, { kind: 'undone', undoes: 'late' })]
     expect(happenedUntil(undone, 1000 * half).past).toEqual(happenedUntil(begun, 1000 * half).past)
   })

@@ -106,7 +106,7 @@ describe('a rehearsal', () => {
     }
     // Of the piece nothing but words and a loudness by twentieths.
     const { signs } = (await at()).cooks[0]
-    expect(Object.keys(signs).sort()).toEqual(['feel', 'flames', 'hiss', 'oven', 'pan', 'shade', 'smoke'])
+    expect(Object.keys(signs).sort()).toEqual(['feel', 'fire', 'flames', 'hiss', 'pan', 'shade', 'smoke'])
     expect(20 * signs.hiss!.loud).toBeCloseTo(Math.round(20 * signs.hiss!.loud), 9)
   })
 

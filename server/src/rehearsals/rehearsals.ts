@@ -15,7 +15,7 @@ import { probedAt, signsAt, type Signs } from '#core/rehearsal/signs'
 import { lived, truthOf, type Beside, type Lived, type Truth } from '#core/rehearsal/truth'
 import { twistOf } from '#core/rehearsal/twists'
 import { cookedWith } from '#core/method/dials'
-import { ovenLitAt } from '#core/rehearsal/coldOven'
+import { fireLitAt, SLOW_FIRES } from '#core/rehearsal/coldFire'
 import { progressOf } from '#core/session/progress'
 import type { CookRepository } from '#server/cooks/repository'
 
@@ -228,13 +228,21 @@ const clockOf = ({ clock_at: at, clock_since: since, speed }: RehearsalRow): Clo
 /** Each piece of a rehearsal has a truth of its own. */
 const numberOf = (id: string): number => [...id].reduce((sum, letter) => (31 * sum + letter.charCodeAt(0)) % 1e6, 0)
 
-const inAnOven = ({ request }: CookRecord): boolean => cookedWith(request.method.kind).includes('oven')
-function besideOf({ id, request: { kit } }: CookRecord, records: readonly CookRecord[]): Beside {
+const slowOf = ({ request }: CookRecord): string | undefined => {
+  const parts = cookedWith(request.method.kind)
+  return SLOW_FIRES.find(fire => parts.includes(fire))
+}
+function besideOf(of: CookRecord, records: readonly CookRecord[]): Beside {
+  const {
+    id,
+    request: { kit }
+  } = of
   const laid = records
     .filter(r => r.id !== id && r.request.kit.pan.id === kit.pan.id && r.request.kit.ring.id === kit.ring.id)
     .flatMap(r => progressOf(r.events).laidAt ?? [])
-  const lit = records.filter(r => r.id !== id && inAnOven(r)).flatMap(r => ovenLitAt(r.events) ?? [])
-  return { panInUseFrom: laid.length === 0 ? null : Math.min(...laid), ovenLitAt: lit.length === 0 ? null : Math.min(...lit) }
+  const fire = slowOf(of)
+  const lit = records.filter(r => r.id !== id && fire !== undefined && slowOf(r) === fire).flatMap(r => fireLitAt(r.events) ?? [])
+  return { panInUseFrom: laid.length === 0 ? null : Math.min(...laid), fireLitAt: lit.length === 0 ? null : Math.min(...lit) }
 }
 
 /** Others are answered between two steps of it. */

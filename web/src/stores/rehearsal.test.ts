@@ -96,7 +96,7 @@ describe('cooks of a rehearsal', () => {
     const lit = { id: 'lit-elsewhere', kind: 'lit' as const, at: 5_001_000, entered: 5_001_000 }
     const signs = {
       pan: 'a drop of water lies there and steams',
-      oven: null,
+      fire: null,
       hiss: null,
       shade: null,
       smoke: 'none' as const,

@@ -84,7 +84,14 @@ export const useRehearsal = defineStore('rehearsal', () => {
 
   const words = computed(() =>
     JSON.stringify(
-      current.value?.cooks.map(({ signs: { pan, oven, hiss, shade, smoke, flames } }) => [pan, oven, hiss?.word, shade, smoke, flames])
+      current.value?.cooks.map(({ signs: { pan, fire, hiss, shade, smoke, flames } }) => [
+        pan,
+        fire?.word,
+        hiss?.word,
+        shade,
+        smoke,
+        flames
+      ])
     )
   )
   let lookAt = 0

@@ -47,7 +47,7 @@ beforeEach(() => {
 afterEach(() => useClock().leave())
 const SIGNS: Signs = {
   pan: null,
-  oven: null,
+  fire: null,
   hiss: { loud: 0.5, word: 'a lively hiss' },
   shade: 'hazelnut',
   smoke: 'a thread',

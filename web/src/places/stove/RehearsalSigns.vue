@@ -54,7 +54,9 @@ const press = (): void => void (pressed.value = signs.value?.feel ?? '')
   <div v-if="signs" class="signs" aria-label="Signs" role="group">
     <p v-if="signs.flames" class="sign flames" role="alert">Flames under the meat. Out with it.</p>
     <p v-if="signs.pan" class="sign"><span class="of">The pan</span> {{ signs.pan }}</p>
-    <p v-if="signs.oven" class="sign"><span class="of">The oven</span> {{ signs.oven }}</p>
+    <p v-if="signs.fire" class="sign">
+      <span class="of">The {{ signs.fire.of }}</span> {{ signs.fire.word }}
+    </p>
     <p v-if="signs.hiss" class="sign">
       <span class="of">It makes</span> {{ signs.hiss.word === 'silent' ? 'no sound' : signs.hiss.word }}
       <svg width="64" height="18" aria-hidden="true">

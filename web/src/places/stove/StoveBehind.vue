@@ -76,7 +76,7 @@ function turnUp(): void {
 function letWait(): void {
   const seconds = behindS.value
   const { ovenC } = settingsOf(props.record.request) as { readonly ovenC: number }
-  const dial = happenedUntil(props.record.events, stove.now).past.at(-1)?.ovenC ?? ovenC
+  const dial = happenedUntil(props.record.events, stove.now).past.at(-1)?.set?.ovenC ?? ovenC
   const others = cook.cooks.filter(c => c.id !== props.record.id && progressOf(c.events).state !== 'carved').map(c => c.id)
   const said = [
     cook.say({ kind: 'delayed', seconds, ovenC: dial }, stove.now, [props.record.id]),
