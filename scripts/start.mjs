@@ -28,18 +28,21 @@ const server = spawn(process.execPath, ['dist/server/main.js', ...flags], {
       join(ROOT, '.data', demo ? 'demo.sqlite' : 'macellaio.sqlite')
   }
 })
-let thermometer = null
+const thermometers = []
 server.on('exit', code => {
-  thermometer?.kill()
+  for (const one of thermometers) one.kill()
   process.exit(code ?? 0)
 })
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
 server.on('message', ({ ready }) => {
   console.log(`\n  Macellaio is ready: ${ready}\n  Stop it with Ctrl+C.\n`)
-  // The demo's kitchen has a thermometer that speaks for itself; in the cook's own there is one if he has one.
+  // The demo's kitchen has thermometers that speak for themselves; in the cook's own there are those he has.
   if (demo)
-    thermometer = spawn(process.execPath, ['--import', 'tsx', 'scripts/thermometer.ts', '--url', ready, '--name', 'Galley probe'], {
-      cwd: ROOT,
-      stdio: 'ignore'
-    })
+    for (const name of ['Galley probe', 'Oven shelf'])
+      thermometers.push(
+        spawn(process.execPath, ['--import', 'tsx', 'scripts/thermometer.ts', '--url', ready, '--name', name], {
+          cwd: ROOT,
+          stdio: 'ignore'
+        })
+      )
 })

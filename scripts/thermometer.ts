@@ -1,6 +1,7 @@
 /**
  * A thermometer for a kitchen that has none: speaks to the app as a real one could (docs/probe-interface.md). By the
- * engine, in a hidden true piece, once the cook has said which; or from a log of another.
+ * engine, in a hidden true piece, once the cook has said which, or in the air of its oven, its bath or its grill, or on its
+ * pan; or from a log of another.
  *
  *   npm run thermometer                                     in the piece that it is said to be in
  *   npm run thermometer -- --csv log.csv --speed 10         what a log says, ten times as fast
@@ -45,13 +46,13 @@ async function byTheEngine(): Promise<never> {
   let celsius = ON_THE_BOARD
   for (;;) {
     try {
-      const { cook } = await say(celsius)
+      const { cook, tip } = await say(celsius)
       if (cook === null) celsius = ON_THE_BOARD
       else {
         const record = await ask<CookRecord>(`/cooks/${cook}`)
         const shows = inside.get(cook) ?? standInProbe(record, Number(given.seed))
         inside.set(cook, shows)
-        celsius = shows(record.events, Date.now())
+        celsius = shows(record.events, Date.now(), tip)
       }
     } catch (error) {
       console.error(error instanceof Error ? error.message : error)

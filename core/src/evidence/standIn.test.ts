@@ -2,6 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { planned } from '#core/plan/planned.fixture'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
+import { by, type PlanRequest } from '#core/request/request'
 import type { CookEvent } from '#core/session/events'
 import { standInProbe } from './standIn'
 
@@ -35,5 +36,37 @@ describe('a stand-in’s probe', () => {
     expect(shown(1)).toBe(shown(1))
     expect(new Set([1, 2, 3, 4].map(seed => shown(seed))).size).toBeGreaterThan(2)
     expect(shown(1, 'cook-other')).not.toBe(shown(1))
+  })
+})
+
+describe('a stand-in’s tip in the air', () => {
+  const lit = (s: number): CookEvent => ({ id: `lit${s}`, kind: 'lit', at: LAID + s * 1000, entered: LAID + s * 1000 })
+  const shownOf = (request: PlanRequest, events: readonly CookEvent[]) => {
+    const probe = standInProbe({ id: 'cook-air', request }, 4)
+    return (s: number): number =>
+      probe(
+        events.filter(e => e.at <= LAID + s * 1000),
+        LAID + s * 1000,
+        'air'
+      )
+  }
+
+  it.each([
+    ['roast', { ovenC: 160 }, 160, 20],
+    ['bath then sear', { bathC: 56 }, 56, 6],
+    ['two-zone grill', { lidC: 140 }, 140, 45]
+  ] as const)('of a %s is at the room’s before it is lit, climbs, and comes near to what it was set to', (kind, settings, setC, near) => {
+    const at = shownOf(by(FIRST_REQUEST, kind, settings), [lit(-2400), event('laid', 0)])
+    expect(Math.abs(at(-2500) - FIRST_REQUEST.room.temperatureC)).toBeLessThan(6)
+    const climbing = [-2300, -2100, -1900].map(at)
+    expect(Math.max(...climbing)).toBeLessThan(setC + near)
+    expect(climbing[2]).toBeGreaterThan(climbing[0])
+    expect(Math.abs(at(600) - setC)).toBeLessThan(near)
+  })
+
+  it('on a pan climbs while it is empty, and falls when the meat is laid in', () => {
+    const at = shownOf(FIRST_REQUEST, [lit(-240), event('laid', 0)])
+    expect(at(-10)).toBeGreaterThan(at(-120) + 20)
+    expect(Math.min(at(20), at(40), at(60))).toBeLessThan(at(-1) - 10)
   })
 })

@@ -159,7 +159,7 @@ const laidInAt = (subject: Subject, panC: number | null): Subject =>
 const GLOWS_C = 330
 
 /** The empty pan so long after its ring was lit, °C. */
-export const emptyPanC = ({ pan, ring, roomC }: NonNullable<Truth['pan']>, seconds: number): number =>
+export const emptyPanC = ({ pan, ring, roomC }: Omit<NonNullable<Truth['pan']>, 'holdC'>, seconds: number): number =>
   Math.min(GLOWS_C, panAfter(pan, ring, Math.max(0, seconds), roomC))
 
 /** What else was going on, epoch ms. */
