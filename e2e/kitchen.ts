@@ -39,6 +39,18 @@ export async function planned(page: Page, url: string): Promise<void> {
 }
 export const tiles = (page: Page): Locator => page.getByRole('navigation', { name: 'All that is on' }).getByRole('button')
 
+/** On to when what is called is due. */
+export async function untilDue(page: Page): Promise<void> {
+  const clock = page.locator('.clock')
+  if ((await clock.count()) === 0) return
+  // "4:30", and of a joint "1:42:30".
+  const seconds = (await clock.innerText())
+    .split(/[^\d]+/)
+    .filter(Boolean)
+    .reduce((sum, part) => 60 * sum + Number(part), 0)
+  await page.clock.fastForward(1000 * seconds + 400)
+}
+
 /** Does what is called when it is called, until the heading says what is wanted. */
 export async function cookUntil(page: Page, wanted: RegExp, most = 40): Promise<string[]> {
   const called: string[] = []
@@ -48,15 +60,7 @@ export async function cookUntil(page: Page, wanted: RegExp, most = 40): Promise<
     const heading = await page.getByRole('heading', { level: 1 }).innerText()
     if (wanted.test(heading)) return called
     called.push(heading)
-    const clock = page.locator('.clock')
-    if ((await clock.count()) > 0) {
-      const [minutes, seconds] = (await clock.innerText())
-        .split(/[^\d]+/)
-        .filter(Boolean)
-        .slice(-2)
-        .map(Number)
-      if (/ in$/.test(heading)) await page.clock.fastForward((60 * minutes + seconds) * 1000 + 400)
-    }
+    if (/ in$/.test(heading)) await untilDue(page)
     await page.keyboard.press('Space')
   }
   throw new Error(`Never came to ${String(wanted)}: ${called.join(' | ')}`)

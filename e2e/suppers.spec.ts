@@ -2,7 +2,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { App } from './app'
 import { pick, typeMoment } from './controls'
-import { cookUntil, measured, planned, tiles, workedOut } from './kitchen'
+import { cookUntil, measured, planned, tiles, untilDue, workedOut } from './kitchen'
 
 let app: App
 test.beforeAll(async () => {
@@ -50,7 +50,7 @@ test('poached in a pot tonight, sliced cold tomorrow at half past twelve: iced, 
   await cookUntil(page, /into the fridge in$/, 12)
   await expect(page.getByText(/In ice and water until then/)).toBeVisible()
   await cookUntil(page, /^Slice it cold/, 2)
-  await page.clock.fastForward(17 * 3600 * 1000)
+  await untilDue(page)
   await page.getByRole('button', { name: /^Sliced/ }).click()
   await toTheBook(page, /^Eye of round/)
 })

@@ -213,6 +213,8 @@ function outAdvice(from: Phase, stand: Stand, system: UnitSystem): string {
     : `When the probe reads ${degrees(shown(stand, pull.probe))}, from the side, in the middle.`
 }
 
+/** No scale calls less than this done, °C; common practice, no source. */
+const STILL_RAW_C = 44
 /** A peak that misses the target by more than this is worth saying, K. */
 const WORTH_SAYING = 2
 
@@ -222,7 +224,8 @@ const shown = ({ shows }: Pick<Stand, 'shows'>, celsius: number): number => show
 function stopsShort({ forecast: { peak }, request, backS }: Stand, into: string, system: UnitSystem): string | null {
   if (request.target.coreC - peak.core <= WORTH_SAYING) return null
   const reached = shownText(showTemperature(peak.core, system))
-  return `Pulled early: it will only reach ${reached}. Put it back ${into} for ${backS ? `about ${long(backS)}` : 'a little'}, or serve it rarer.`
+  const otherwise = peak.core < STILL_RAW_C ? '; as it is it is raw inside.' : ', or serve it rarer.'
+  return `Pulled early: it will only reach ${reached}. Put it back ${into} for ${backS ? `about ${long(backS)}` : 'a little'}${otherwise}`
 }
 
 /** The same of one that is to go in the pan again, and of one that goes past what was wanted as it is. */

@@ -142,7 +142,8 @@ describe('what is called out', () => {
   it('in the rest it says where the piece will end when that is not where it was to', () => {
     const rested = (until: number): UnderWay => from(done(until, at(until, { kind: 'pulled' })), until + 60)
     expect(call('carved', rested(plan.pull.time)).advice).toMatch(/Leave it alone/)
-    expect(call('carved', rested(0.6 * plan.pull.time)).advice).toMatch(/Pulled early/)
+    expect(call('carved', rested(0.85 * plan.pull.time)).advice).toMatch(/Pulled early: .*, or serve it rarer\.$/)
+    expect(call('carved', rested(0.5 * plan.pull.time)).advice).toMatch(/Pulled early: .*; as it is it is raw inside\.$/)
     expect(call('carved', rested(plan.pull.time + 240)).advice).toMatch(/carve sooner/)
   })
 

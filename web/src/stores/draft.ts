@@ -125,7 +125,10 @@ export const useDraft = defineStore('draft', () => {
     const { thinEndMm } = request.value.piece
     const fits =
       part.thicknessMm === undefined || thinEndMm === undefined ? part : { ...part, thinEndMm: Math.min(thinEndMm, part.thicknessMm) }
+    const suited = suitsBest(request.value)
     changePiece(round.value && part.lengthMm !== undefined ? { ...fits, widthMm: part.lengthMm } : fits)
+    // Planned by what suited it, it is planned by what suits it now.
+    if (request.value.method.kind === suited) choose(suitsBest(request.value))
   }
   /** It was cooked before and is to be warmed again, to somewhat less than it came to: its sear warms it too. @param cookedC null where it is raw */
   function cookedBefore(cookedC: number | null): void {

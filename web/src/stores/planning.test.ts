@@ -60,6 +60,20 @@ describe('the draft', () => {
     expect(draft.request.target).toEqual(FIRST_REQUEST.target)
   })
 
+  it('measured thicker than a pan can cook, it goes to what suits it then; a method that was chosen against what suits stays', () => {
+    const draft = useDraft()
+    draft.take(CUTS.find(c => c.id === 'tri-tip')!)
+    draft.measure({ thicknessMm: 40 })
+    expect(draft.request.method.kind).toBe('pan sear')
+    draft.measure({ thicknessMm: 55 })
+    expect(draft.request.method.kind).toBe('sear then oven')
+    draft.measure({ thicknessMm: 40 })
+    expect(draft.request.method.kind).toBe('pan sear')
+    draft.choose('oven then sear')
+    draft.measure({ thicknessMm: 55 })
+    expect(draft.request.method.kind).toBe('oven then sear')
+  })
+
   it('a face is wet or dry once, wherever that is said', async () => {
     const draft = useDraft()
     const preparation = usePreparation()
