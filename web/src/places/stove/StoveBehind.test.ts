@@ -5,23 +5,18 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { button, press } from '../../mounted/page.fixture'
 import { useCook } from '../../stores/cook'
 import { useStove } from '../../stores/stove'
-import { byHand, lit, reckoned, wait } from './stove.fixture'
+import { byHand, jointInItsOven, reckoned, wait } from './stove.fixture'
 
 vi.mock('comlink', () => import('../../mounted/comlink.fixture'))
 
 beforeEach(byHand)
 afterEach(() => vi.useRealTimers())
 
-const JOINT = { cutId: 'ribeye', form: 'roast' as const, weightG: 1500, thicknessMm: 90, widthMm: 95, lengthMm: 190 }
 const forecast = () => useStove().forecasts.get(useCook().cook!.id)!.forecast.value!
 
 /** Well behind what was forecast, and read twice. */
 async function readBehind(): Promise<VueWrapper> {
-  const page = await lit('roast', { ovenC: 150, searS: 0 }, JOINT)
-  await press(' ')
-  await wait(900)
-  await press(' ')
-  await reckoned(page)
+  const page = await jointInItsOven()
   for (const [at, coreC] of [
     [2100, 12],
     [300, 14]
@@ -68,11 +63,7 @@ describe('a joint that is behind', () => {
   })
 
   it('one that is on its time is told nothing', async () => {
-    const page = await lit('roast', { ovenC: 150, searS: 0 }, JOINT)
-    await press(' ')
-    await wait(900)
-    await press(' ')
-    await reckoned(page)
+    const page = await jointInItsOven()
     await wait(2400)
     const { history } = forecast()
     const at = history.time.findIndex(t => t >= 2400)

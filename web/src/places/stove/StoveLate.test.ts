@@ -15,7 +15,7 @@ import { useCook } from '../../stores/cook'
 import { usePass } from '../../stores/pass'
 import { useStove } from '../../stores/stove'
 import { MOMENT } from '../../ui/moments'
-import { byHand, events, lit, reckoned, wait } from './stove.fixture'
+import { byHand, events, JOINT, jointInItsOven, lit, reckoned, wait } from './stove.fixture'
 import { tell } from '../../ui/tell'
 import StovePlace from './StovePlace.vue'
 
@@ -56,12 +56,7 @@ describe('guests who are late', () => {
   })
 
   it('may turn the oven down that it is in: later, as done, and taken back in one', async () => {
-    const piece = { cutId: 'ribeye', form: 'roast' as const, weightG: 1500, thicknessMm: 90, widthMm: 95, lengthMm: 190 }
-    const page = await lit('roast', { ovenC: 150, searS: 0 }, piece)
-    await press(' ')
-    await wait(900)
-    await press(' ')
-    await reckoned(page)
+    const page = await jointInItsOven()
     await wait(1500)
     await reckoned(page)
     const forecast = () => useStove().forecasts.get(useCook().cook!.id)!.forecast.value!
@@ -214,10 +209,9 @@ describe('guests who are late, and more than one piece', () => {
   })
 
   it('the oven that two are in has one dial: both go along, each told what it costs', async () => {
-    const joint = { cutId: 'ribeye', form: 'roast' as const, weightG: 1500, thicknessMm: 90, widthMm: 95, lengthMm: 190 }
     const { page, ids } = await litTogether('roast', { ovenC: 150, searS: 0 }, [
-      ['big joint', 0, joint],
-      ['small joint', 60, { ...joint, weightG: 1100, thicknessMm: 80, widthMm: 85, lengthMm: 170 }]
+      ['big joint', 0, JOINT],
+      ['small joint', 60, { ...JOINT, weightG: 1100, thicknessMm: 80, widthMm: 85, lengthMm: 170 }]
     ])
     await press(' ')
     await wait(900)
@@ -244,12 +238,7 @@ describe('guests who are late, and more than one piece', () => {
   })
 
   it('a dish in that oven says how far its dial may go, and is named', async () => {
-    const piece = { cutId: 'ribeye', form: 'roast' as const, weightG: 1500, thicknessMm: 90, widthMm: 95, lengthMm: 190 }
-    const page = await lit('roast', { ovenC: 170, searS: 0 }, piece)
-    await press(' ')
-    await wait(900)
-    await press(' ')
-    await reckoned(page)
+    const page = await jointInItsOven(170)
     await wait(900)
     await reckoned(page)
     const pass = usePass()

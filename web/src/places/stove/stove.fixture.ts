@@ -6,7 +6,7 @@ import type { Settings } from '#core/method/dials'
 import type { MethodKind } from '#core/method/methods'
 import { asked, planned } from '#core/plan/planned.fixture'
 import { preheatsOf } from '#core/session/warmUp'
-import { emptyBrowser } from '../../mounted/page.fixture'
+import { emptyBrowser, press } from '../../mounted/page.fixture'
 import { mounted } from '../../mounted/mount.fixture'
 import { useCook } from '../../stores/cook'
 import StovePlace from './StovePlace.vue'
@@ -37,6 +37,17 @@ export async function lit(kind: MethodKind = 'pan sear', ...as: [Settings?, Part
   const { first: preheatS } = preheatsOf(request, plan.marks)
   useCook().begin(`By ${kind}`, { request, plan, preheatS }, null)
   const page = await mounted(StovePlace)
+  await reckoned(page)
+  return page
+}
+
+export const JOINT = { cutId: 'ribeye', form: 'roast' as const, weightG: 1500, thicknessMm: 90, widthMm: 95, lengthMm: 190 }
+/** A joint in its oven, which was hot. */
+export async function jointInItsOven(ovenC = 150): Promise<VueWrapper> {
+  const page = await lit('roast', { ovenC, searS: 0 }, JOINT)
+  await press(' ')
+  await wait(900)
+  await press(' ')
   await reckoned(page)
   return page
 }
