@@ -57,7 +57,8 @@ test('on a phone, by eye and ear alone: laid in too cold and cut too soon, it is
   await key(page, 'It is in').click()
   await expect(signs).toContainText('The face that shows')
   await key(page, 'Press it').click()
-  await expect(signs).toContainText('soft as raw')
+  // What is true of it nobody knows, nor how long this machine takes: raw or nearly so it is.
+  await expect(signs).toContainText(/Under the finger (soft as raw|soft, and gives far)/)
   await key(page, 'Put the thermometer in').click()
   await expect(signs).toContainText(/shows \d+\.\d\s°C/)
   // What was going on is still going on after a look away.
