@@ -16,9 +16,10 @@ export class Changes {
     elsewhere: (probe: Probe) => void = () => undefined
   ) {
     neighbours?.hear(told => {
-      if (told.probe) elsewhere(told.probe)
-      if (told.probe) this.tellProbeHere(told.probe)
-      else if (told.service === undefined) this.tellAllHere()
+      if (told.probe) {
+        elsewhere(told.probe)
+        this.tellProbeHere(told.probe)
+      } else if (told.service === undefined) this.tellAllHere()
       else this.tellHere(told.service)
     })
   }

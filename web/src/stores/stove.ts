@@ -182,7 +182,11 @@ export const useStove = defineStore('stove', () => {
     looked.value = held.value = null
   }
 
-  return { now, inEarnest, forecasts, caller, stream, first, together, others, standOf, atItsFire, look, goOn }
+  /** When it is cut by its forecast, epoch ms; of what is not in yet, were it laid in now. */
+  const carveAt = ({ id, events }: CookRecord): number =>
+    (progressOf(events).laidAt ?? now.value) + 1000 * (forecasts.get(id)?.forecast.value?.carve.time ?? 0)
+
+  return { now, inEarnest, forecasts, carveAt, caller, stream, first, together, others, standOf, atItsFire, look, goOn }
 })
 
 /** The id of the ticket's next call in the stream. */

@@ -119,9 +119,7 @@ const second = ref<string[]>([])
 function lastToBeCut(): string[] {
   const waits = open.value.filter(c => progressOf(c.events).laidAt === null)
   if (waits.length > 0 && waits.length < open.value.length) return waits.map(c => c.id)
-  const cutAt = (c: CookRecord): number =>
-    (progressOf(c.events).laidAt ?? stove.now) + 1000 * (stove.forecasts.get(c.id)?.forecast.value?.carve.time ?? 0)
-  const byTime = [...open.value].sort((a, b) => cutAt(a) - cutAt(b))
+  const byTime = [...open.value].sort((a, b) => stove.carveAt(a) - stove.carveAt(b))
   return byTime.slice(Math.ceil(byTime.length / 2)).map(c => c.id)
 }
 /** A wave of none, or of all, is no second one. */

@@ -1,5 +1,6 @@
 /** One oven has one dial: what turning it does to every piece that is in it, and how far the dishes in it let it go. */
 import type { CookRecord } from '#core/book/record'
+import { OVEN_LIMITS_C } from '#core/kit/oven'
 import { cookedWith } from '#core/method/dials'
 import { progressOf } from '#core/session/progress'
 import type { Forecast, TurnedOven } from '#core/usecase/forecast'
@@ -17,8 +18,6 @@ export interface Turned {
   readonly dishes: readonly string[]
 }
 
-const HOTTEST_C = 300
-
 export function useTurnedOven() {
   const cook = useCook()
   const stove = useStove()
@@ -33,10 +32,13 @@ export function useTurnedOven() {
         pass.servedAt + 1000 * to > stove.now &&
         pass.servedAt + 1000 * from < untilMs
     )
-    const ranges = steps.flatMap(({ dish, index }) => dish.steps[index].ovenC ?? [])
+    const ranges = steps.flatMap(({ dish, index }) => {
+      const { ovenC } = dish.steps[index]
+      return ovenC ? [ovenC] : []
+    })
     return {
       dishes: [...new Set(steps.map(s => s.dish.name))],
-      within: [Math.max(0, ...ranges.filter((_, i) => i % 2 === 0)), Math.min(HOTTEST_C, ...ranges.filter((_, i) => i % 2 === 1))]
+      within: [Math.max(OVEN_LIMITS_C[0], ...ranges.map(([least]) => least)), Math.min(OVEN_LIMITS_C[1], ...ranges.map(([, most]) => most))]
     }
   }
 
@@ -48,9 +50,7 @@ export function useTurnedOven() {
     if (open.some(c => !on.includes(c) && cookedWith(c.request.method.kind).includes('oven'))) return null
     const pieces = [...(first ? [first] : []), ...on]
     if (pieces.length === 0) return null
-    const cutAt = (c: CookRecord): number =>
-      (progressOf(c.events).laidAt ?? stove.now) + 1000 * (stove.forecasts.get(c.id)?.forecast.value?.carve.time ?? 0)
-    const { dishes, within } = beside(Math.max(...pieces.map(cutAt)) + 1000 * Math.max(0, laterS))
+    const { dishes, within } = beside(Math.max(...pieces.map(stove.carveAt)) + 1000 * Math.max(0, laterS))
     const questions = pieces.map(c => asked({ cook: c, now: stove.now }))
     const found = await askEngine(async engine => (await engine.turnedOven(questions, laterS, within)) as TurnedOven | null).catch(
       () => null
