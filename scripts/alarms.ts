@@ -4,6 +4,7 @@
  *
  *   npm run alarms                     four turns of each
  *   npm run alarms -- --turns 10
+ *   npm run alarms -- --hidden 60      a rehearsal's clock instead, so many minutes out of sight
  *
  * The page is driven past the test runner, which keeps every page of its own in sight.
  */
@@ -14,8 +15,9 @@ import { max, median } from 'd3-array'
 import { App } from '../e2e/app'
 
 const CHROMIUM = process.env['MACELLAIO_CHROMIUM'] ?? '/usr/bin/chromium'
-const { values: given } = parseArgs({ options: { turns: { type: 'string', default: '4' } } })
+const { values: given } = parseArgs({ options: { turns: { type: 'string', default: '4' }, hidden: { type: 'string', default: '0' } } })
 const TURNS = Number(given.turns)
+const HIDDEN_MIN = Number(given.hidden)
 /** The browser's own measure is five minutes. */
 const THROTTLED_AFTER_S = 10
 const TURN_S = 60
@@ -109,18 +111,10 @@ await stove.send('Page.addScriptToEvaluateOnNewDocument', {
     }`
 })
 await stove.front()
-await stove.send('Page.navigate', { url: `${app.url}/fire/plan/pan-sear` })
 const pressed = (words: string): string =>
   `[...document.querySelectorAll('button')].find(b => b.textContent.includes('${words}') && !b.disabled)`
-await stove.until(pressed('Light the stove'))
-await stove.until(`document.querySelector('ul.sheet')?.getAttribute('aria-busy') === 'false'`)
-await stove.evaluate(`${pressed('Light the stove')}.click()`)
 const space = `document.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', code: 'Space', bubbles: true }))`
 const heading = `(document.querySelector('h1')?.textContent ?? '')`
-await stove.until(`${heading}.startsWith('Light')`)
-await stove.evaluate(space)
-await stove.until(`${heading}.startsWith('Lay')`)
-await stove.evaluate(space)
 
 /** When the piece was laid in or turned last, epoch ms, by what the server has been told. */
 async function lastSaid(): Promise<number> {
@@ -162,7 +156,16 @@ async function turns(what: string): Promise<void> {
   )
 }
 
-try {
+/** A piece that lies in the pan and is turned each minute: in sight, out of it, and through a sleep. */
+async function alarms(): Promise<void> {
+  await stove.send('Page.navigate', { url: `${app.url}/fire/plan/pan-sear` })
+  await stove.until(pressed('Light the stove'))
+  await stove.until(`document.querySelector('ul.sheet')?.getAttribute('aria-busy') === 'false'`)
+  await stove.evaluate(`${pressed('Light the stove')}.click()`)
+  await stove.until(`${heading}.startsWith('Light')`)
+  await stove.evaluate(space)
+  await stove.until(`${heading}.startsWith('Lay')`)
+  await stove.evaluate(space)
   await turns('in sight')
   await other.front()
   await stove.evaluate(`(window.ticks = [], setInterval(() => ticks.push(Date.now()), 1000), 0)`)
@@ -183,6 +186,34 @@ try {
   console.log(
     `${`asleep for ${ASLEEP_S} s, a turn due meanwhile`.padEnd(46)} ${''.padEnd(8)} rings ${((rung - woken) / 1000).toFixed(2)} s after waking`
   )
+}
+
+/** A rehearsal is begun and put out of sight: what its stove shows, against the wall, at each of its own ticks. */
+async function hidden(): Promise<void> {
+  await stove.send('Page.navigate', { url: `${app.url}/rehearse` })
+  const begin = `document.querySelector('button[aria-label^="Begin: "]')`
+  await stove.until(begin)
+  await stove.evaluate(`${begin}.click()`)
+  await stove.until(`localStorage.getItem('macellaio.rehearsing.clock')`)
+  await wait(5000)
+  const stores = `document.querySelector('#app').__vue_app__.config.globalProperties.$pinia._s`
+  await stove.evaluate(`(() => {
+    const stove = ${stores}.get('stove')
+    const [shown, wall] = [stove.now, Date.now()]
+    window.offs = []
+    setInterval(() => undefined, 1000)
+    ${stores}.get('stove').$subscribe(() => offs.push(stove.now - shown - (Date.now() - wall)), { flush: 'sync' })
+  })()`)
+  await other.front()
+  await wait(60_000 * HIDDEN_MIN)
+  const state = await stove.evaluate<string>('document.visibilityState')
+  const [ticks, ...ends] = await stove.evaluate<number[]>('[offs.length, Math.min(...offs), Math.max(...offs), offs.at(-1)]')
+  const [least, most, last] = ends.map(ms => `${(ms / 1000).toFixed(3)} s`)
+  console.log(`a rehearsal ${HIDDEN_MIN} min ${state}: ${ticks} ticks, its clock off by ${least} to ${most}, ${last} at the end`)
+}
+
+try {
+  await (HIDDEN_MIN > 0 ? hidden() : alarms())
 } finally {
   await browser.close()
   await app.stop()

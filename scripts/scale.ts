@@ -136,12 +136,24 @@ async function client(n: number): Promise<void> {
     await new Promise(wait => setTimeout(wait, 250))
   }
 }
+interface Spent {
+  readonly bytes: number
+  readonly busyMs: number
+}
+const spent = (): Promise<Spent> => {
+  const told = new Promise<Spent>(told => server.once('message', told))
+  server.send('spent')
+  return told
+}
+const before = await spent()
 await Promise.all(Array.from({ length: CLIENTS }, (_, n) => client(n)))
 row(`${CLIENTS} clients for ${SECONDS} s: reads`, reads)
 row('writes', writes)
-const memory = new Promise<number>(told => server.once('message', ({ bytes }: { bytes: number }) => told(bytes)))
-server.send('memory')
-console.log(`${failed} failed; the server ${inMb(await memory)} of memory, the file ${inMb(statSync(file).size)}`)
+const { bytes, busyMs } = await spent()
+const each = (busyMs - before.busyMs) / (reads.length + writes.length)
+console.log(
+  `${failed} failed; the server ${each.toFixed(2)} ms of the processor for each, ${inMb(bytes)} of memory, the file ${inMb(statSync(file).size)}`
+)
 server.kill()
 await db.destroy()
 rmSync(folder, { recursive: true, force: true })

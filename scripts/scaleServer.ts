@@ -11,4 +11,7 @@ await new CookRepository(db).catchUp()
 console.log(`read for the search in ${((performance.now() - began) / 1000).toFixed(1)} s`)
 const server = createApp({ db, log: pino({ level: 'silent' }), pages: null, requestsAMinute: 1e9 }).listen(0, '127.0.0.1')
 server.on('listening', () => process.send?.({ port: (server.address() as AddressInfo).port }))
-process.on('message', () => process.send?.({ bytes: process.memoryUsage.rss() }))
+process.on('message', () => {
+  const { user, system } = process.cpuUsage()
+  process.send?.({ bytes: process.memoryUsage.rss(), busyMs: (user + system) / 1000 })
+})

@@ -5,6 +5,7 @@
 import { group } from 'd3-array'
 import type { Knex } from 'knex'
 import { onPostgres } from '#server/db/dialect'
+import { inOnePiece } from '#server/db/inOnePiece'
 import { readableOf, UnreadableError } from '#server/db/readable'
 import type { CookEvent } from '#core/session/events'
 import type { InService } from '#core/session/inService'
@@ -80,7 +81,7 @@ export class CookRepository {
 
   /** Adds those events that are not there yet. @returns null where there is no such cook */
   async addEvents(cookId: string, events: readonly CookEvent[]): Promise<CookRecord | null> {
-    return this.db.transaction(async trx => {
+    return inOnePiece(this.db, async trx => {
       // Whoever else has something to say of it waits, or both would count the same.
       const cook = await trx('cooks').where({ id: cookId }).forUpdate().first('id')
       if (!cook) return null
@@ -112,7 +113,7 @@ export class CookRepository {
   }
 
   async judge(cookId: string, outcome: Outcome): Promise<CookRecord | null> {
-    return this.db.transaction(async trx => {
+    return inOnePiece(this.db, async trx => {
       await trx('cooks').where({ id: cookId }).update({ doneness: outcome.doneness, crust: outcome.crust, notes: outcome.notes })
       return load(trx, cookId)
     })

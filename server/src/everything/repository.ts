@@ -10,6 +10,7 @@ import { Probes } from '#server/probes/probes'
 import { RecipeRepository } from '#server/recipes/repository'
 import { Rehearsals } from '#server/rehearsals/rehearsals'
 import { ServiceRepository } from '#server/services/repository'
+import { inOnePiece } from '#server/db/inOnePiece'
 
 export class EverythingRepository {
   private readonly cooks: CookRepository
@@ -53,7 +54,7 @@ export class EverythingRepository {
 
   /** All of it or nothing. */
   takeIn(all: Everything, now: number): Promise<TakenIn> {
-    return this.db.transaction(trx => new EverythingRepository(trx).take(all, now))
+    return inOnePiece(this.db, trx => new EverythingRepository(trx).take(all, now))
   }
 
   private async take({ cooks, services, packets, recipes, kit, probes, scores, drills }: Everything, now: number): Promise<TakenIn> {

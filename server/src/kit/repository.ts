@@ -1,6 +1,7 @@
 /** The kitchen's own kit: one document, replaced whole. */
 import type { Knex } from 'knex'
 import type { Kit } from '#core/kit/kit'
+import { inOnePiece } from '#server/db/inOnePiece'
 
 interface KitRow {
   id: number
@@ -19,7 +20,7 @@ export class KitRepository {
   }
 
   async put(kit: Kit, at: number): Promise<void> {
-    await this.db.transaction(async trx => {
+    await inOnePiece(this.db, async trx => {
       await trx<KitRow>('kit')
         .insert({ id: THE_ONE, changed_at: at, kit: JSON.stringify(kit) })
         .onConflict('id')

@@ -1,6 +1,7 @@
 /** What is in the fridge and the freezer. A packet sent again replaces itself; a removed one can be put back. */
 import type { Knex } from 'knex'
 import type { Packet } from '#core/shop/larder'
+import { inOnePiece } from '#server/db/inOnePiece'
 import { readableOf } from '#server/db/readable'
 
 interface PacketRow {
@@ -25,7 +26,7 @@ export class PacketRepository {
 
   /** @returns whether it is new */
   async put(packet: Packet): Promise<boolean> {
-    return this.db.transaction(async trx => {
+    return inOnePiece(this.db, async trx => {
       const known = await trx<PacketRow>('packets').where({ id: packet.id }).first('id')
       await trx<PacketRow>('packets')
         .insert({ id: packet.id, since: packet.since, packet: JSON.stringify(packet), removed_at: null })

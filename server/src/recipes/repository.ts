@@ -1,6 +1,7 @@
 /** Recipes of this kitchen. One sent again replaces itself; one out of the book says so of itself, and stays. */
 import type { Knex } from 'knex'
 import type { Recipe } from '#core/service/recipe'
+import { inOnePiece } from '#server/db/inOnePiece'
 import { readableOf } from '#server/db/readable'
 
 interface RecipeRow {
@@ -21,7 +22,7 @@ export class RecipeRepository {
 
   /** @returns whether it is new */
   async put(recipe: Recipe, at: number): Promise<boolean> {
-    return this.db.transaction(async trx => {
+    return inOnePiece(this.db, async trx => {
       const known = await trx<RecipeRow>('recipes').where({ id: recipe.id }).first('id')
       await trx<RecipeRow>('recipes')
         .insert({ id: recipe.id, changed_at: at, recipe: JSON.stringify(recipe) })

@@ -1,5 +1,6 @@
 /** Services and what was said of them. Every write is one transaction, and may come twice. */
 import type { Knex } from 'knex'
+import { inOnePiece } from '#server/db/inOnePiece'
 import { readableOf } from '#server/db/readable'
 import { RecipeRepository } from '#server/recipes/repository'
 import { bookOf } from '#core/service/recipes'
@@ -24,7 +25,7 @@ export class ServiceRepository {
 
   /** Adds those events that are not there yet, and the service with the first of them. */
   async tell(id: string, events: readonly ServiceEvent[]): Promise<ServiceRecord> {
-    return this.db.transaction(async trx => {
+    return inOnePiece(this.db, async trx => {
       await trx<ServiceRow>('services')
         .insert({ id, created_at: events[0].at, serve_at: null, summary: '{}', removed_at: null })
         .onConflict('id')
