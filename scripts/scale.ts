@@ -1,6 +1,7 @@
 /**
  * A Book of twenty thousand and a kitchen of fifty: how long the server takes. Run by hand, never as a test:
- * `npm run scale`, or with other numbers `npm run scale -- 5000 10 5` (cooks, clients, seconds).
+ * `npm run scale`, or with other numbers `npm run scale -- 5000 10 5` (cooks, clients, seconds). With DATABASE_URL set, on an
+ * empty database of that PostgreSQL.
  */
 import { spawn } from 'node:child_process'
 import { mkdtempSync, rmSync, statSync } from 'node:fs'
@@ -28,7 +29,8 @@ const NOTES = [
 
 const folder = mkdtempSync(join(tmpdir(), 'macellaio-scale-'))
 const file = join(folder, 'book.sqlite')
-const db = await openDatabase(file)
+const place = process.env['DATABASE_URL'] ?? file
+const db = await openDatabase(place)
 const random = randomLcg(1)
 const any = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)]
 
@@ -79,11 +81,12 @@ const took = async (work: () => Promise<unknown>): Promise<number> => {
   return performance.now() - began
 }
 const inMb = (bytes: number): string => `${(bytes / 2 ** 20).toFixed(0)} MB`
+const size = (): string => (place === file ? `the file ${inMb(statSync(file).size)}` : 'on PostgreSQL')
 const seconds = (ms: number): string => `${(ms / 1000).toFixed(1)} s`
-console.log(`${COOKS} cooks written in ${seconds(await took(fill))}; the file ${inMb(statSync(file).size)}`)
+console.log(`${COOKS} cooks written in ${seconds(await took(fill))}; ${size()}`)
 
 /** In a process of its own, as it is: who asks must not take its time. */
-const server = spawn(process.execPath, ['--import', 'tsx', fileURLToPath(new URL('scaleServer.ts', import.meta.url)), file], {
+const server = spawn(process.execPath, ['--import', 'tsx', fileURLToPath(new URL('scaleServer.ts', import.meta.url)), place], {
   stdio: ['ignore', 'inherit', 'inherit', 'ipc']
 })
 const url = await new Promise<string>(ready =>
@@ -151,9 +154,7 @@ row(`${CLIENTS} clients for ${SECONDS} s: reads`, reads)
 row('writes', writes)
 const { bytes, busyMs } = await spent()
 const each = (busyMs - before.busyMs) / (reads.length + writes.length)
-console.log(
-  `${failed} failed; the server ${each.toFixed(2)} ms of the processor for each, ${inMb(bytes)} of memory, the file ${inMb(statSync(file).size)}`
-)
+console.log(`${failed} failed; the server ${each.toFixed(2)} ms of the processor for each, ${inMb(bytes)} of memory, ${size()}`)
 server.kill()
 await db.destroy()
 rmSync(folder, { recursive: true, force: true })

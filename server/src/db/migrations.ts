@@ -1,7 +1,7 @@
 /** What both databases share of being brought up to date. */
 import type { Knex } from 'knex'
 
-/** From 0018 on: each says itself what it is in either database. */
+/** From 0019 on: each says itself what it is in either database. */
 export const LATER: Record<string, Knex.Migration> = {}
 
 /** Migrations are imported, not searched for on disk, so that they also run when bundled. */

@@ -5,8 +5,11 @@
 import knex, { type Knex } from 'knex'
 import pg from 'pg'
 import * as asItStood from './migrations/0017_postgres'
+import * as figures from './migrations/0018_figures'
 import { LATER, QUIET, sourceOf } from './migrations'
 
+/** What is its own: it begins with what SQLite's file had come to. */
+const POSTGRES_ONLY = { '0017_postgres': asItStood, '0018_figures': figures }
 const MOST_CONNECTIONS = 10
 /** ms until a server that does not answer is given up. */
 const PATIENCE_MS = 5000
@@ -29,7 +32,7 @@ export async function openPostgres(url: string): Promise<Knex> {
   try {
     // Held while this connection is; whoever comes meanwhile waits, and finds it done.
     await alone.query('select pg_advisory_lock(hashtext($1))', ['macellaio: migrations'])
-    const migrationSource = sourceOf({ '0017_postgres': asItStood, ...LATER })
+    const migrationSource = sourceOf({ ...POSTGRES_ONLY, ...LATER })
     // With that in hand, a lock that the migrations still have is of a server that was stopped in the middle of them.
     await db.migrate.forceFreeMigrationsLock({ migrationSource })
     await db.migrate.latest({ migrationSource })
