@@ -58,6 +58,16 @@ function parseCooks(stored: unknown): CookRecord[] {
   })
 }
 
+/** Pieces of a service that are in the Book by now. */
+interface Carved {
+  readonly service: string
+  readonly pieces: readonly string[]
+}
+function parseCarved(stored: unknown): Carved {
+  const { service, pieces } = stored as Carved
+  return { service: String(service), pieces: pieces.filter(id => typeof id === 'string') }
+}
+
 function deliver(letter: Letter): Promise<unknown> {
   switch (letter.kind) {
     case 'begin':
@@ -97,6 +107,15 @@ export const useCook = defineStore('cook', () => {
   }
   /** The cook last put away, until the server has it. */
   const last = kept<CookRecord | null>('macellaio.last', () => null, parseCook)
+  /** Of the service that was cooked for last; what stands on the stove is not among them. */
+  const carved = kept<Carved>('macellaio.carved', () => ({ service: '', pieces: [] }), parseCarved)
+  function remember(cooks: readonly CookRecord[]): void {
+    for (const { events, service, rehearsed } of cooks) {
+      if (!service?.piece || rehearsed === true || progressOf(events).state !== 'carved') continue
+      const pieces = carved.value.service === service.id ? carved.value.pieces : []
+      if (!pieces.includes(service.piece)) carved.value = { service: service.id, pieces: [...pieces, service.piece] }
+    }
+  }
   const { letters, offline, refused, post, send } = outbox<Letter>('macellaio.outbox', deliver, { heard: hearPage })
 
   const cook = computed(() => cooks.value.find(c => c.id === shownId.value) ?? cooks.value.at(0) ?? null)
@@ -125,6 +144,7 @@ export const useCook = defineStore('cook', () => {
       ...(clock.rehearsing ? { rehearsed: true } : {})
     }
     // What was carved and left there is in the Book.
+    remember(all.value)
     all.value = [...all.value.filter(c => progressOf(c.events).state !== 'carved'), { ...fresh, events: [], outcome: NO_OUTCOME }]
     shownId.value = fresh.id
     post({ kind: 'begin', cookId: fresh.id, cook: fresh })
@@ -185,6 +205,7 @@ export const useCook = defineStore('cook', () => {
   /** Takes a cook off the stove; it stays in the Book. */
   function clear(id = cook.value?.id): void {
     last.value = (id === undefined ? undefined : find(id)) ?? null
+    if (last.value) remember([last.value])
     all.value = all.value.filter(c => c.id !== id)
   }
 
@@ -250,6 +271,7 @@ export const useCook = defineStore('cook', () => {
    * should have and has not, since an older file was put in its place, it is told again.
    */
   function hear(service: string, there: readonly CookRecord[], thrownAway: readonly string[]): void {
+    remember(there)
     const heard = new Map(there.map(c => [c.id, c]))
     const onTheirWay = new Set(letters.value.map(l => l.cookId))
     const here = all.value.flatMap(mine => {
@@ -293,6 +315,7 @@ export const useCook = defineStore('cook', () => {
     offline,
     refused,
     canUndo,
+    carved,
     begin,
     show,
     say,

@@ -111,6 +111,14 @@ export const useStove = defineStore('stove', () => {
     const due = pass.servedAt + next.at * 1000
     return [{ id: DISH, does: 'dish', due, fire: null, of: pass.ofWhom(next), says: next.text, cook: null, dish: next }]
   })
+  /** Pieces for the same table that nobody has lit yet, once the first of them is; where the ticket calls, it calls them. */
+  const notLit = computed(() => {
+    const { service, pieces: carved } = cook.carved
+    const served = service === pass.serviceId ? carved : []
+    if (time.rehearsing || !pass.touched || pass.begun || (!pass.onTheStove && served.length === 0)) return []
+    const lit = cook.cooks.flatMap(c => (c.service?.id === pass.serviceId ? [c.service.piece] : []))
+    return lit.includes(undefined) ? [] : pass.pieces.filter(({ id }) => !lit.includes(id) && !served.includes(id))
+  })
   /** Meat, or a dish that is called: whatever is rehearsed meanwhile. */
   const inEarnest = computed(() => cook.inEarnest || (pass.begun && Boolean(pass.nextCall)))
   const stream = computed(() => [...ofPieces.value, ...ofDishes.value])
@@ -186,7 +194,7 @@ export const useStove = defineStore('stove', () => {
   const carveAt = ({ id, events }: CookRecord): number =>
     (progressOf(events).laidAt ?? now.value) + 1000 * (forecasts.get(id)?.forecast.value?.carve.time ?? 0)
 
-  return { now, inEarnest, forecasts, carveAt, caller, stream, first, together, others, standOf, atItsFire, look, goOn }
+  return { now, inEarnest, forecasts, carveAt, notLit, caller, stream, first, together, others, standOf, atItsFire, look, goOn }
 })
 
 /** The id of the ticket's next call in the stream. */

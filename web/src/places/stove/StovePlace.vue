@@ -16,6 +16,7 @@ import StoveSide from './StoveSide.vue'
 import StoveTiles from './StoveTiles.vue'
 import RehearsalBar from './RehearsalBar.vue'
 import RehearsalSigns from './RehearsalSigns.vue'
+import { useNotLit } from './useNotLit'
 import { useAtTheStove } from './useAtTheStove'
 import { useSingleKeys } from '../../ui/useSingleKeys'
 import { useStaysLit } from '../../ui/useStaysLit'
@@ -28,6 +29,7 @@ const cook = useCook()
 const stove = useStove()
 const router = useRouter()
 const at = useAtTheStove()
+const { toItsPlan } = useNotLit()
 
 useStaysLit(() => (at.state === 'ready' || at.state === 'carved' ? null : at.state))
 
@@ -56,6 +58,12 @@ function finish(): void {
     <div v-if="!at.record && !at.dish" class="stove empty">
       <main>
         <h1>Nothing on the stove</h1>
+        <template v-if="stove.notLit.length > 0">
+          <p>Of this dinner not lit yet:</p>
+          <div class="keys">
+            <a-button v-for="p in stove.notLit" :key="p.id" @click="toItsPlan(p)">{{ p.dish.name }}: to its plan</a-button>
+          </div>
+        </template>
         <p>Make a plan at the <router-link to="/fire">fire</router-link> and light the stove from there.</p>
         <p>Or <router-link to="/rehearse">rehearse</router-link>: practise on a piece that costs nothing.</p>
       </main>
@@ -150,6 +158,9 @@ function finish(): void {
 .stove.empty {
   grid-template-columns: 1fr;
   font-size: 19px;
+}
+.empty .keys {
+  margin: 12px 0 28px;
 }
 .empty a {
   color: var(--hot);

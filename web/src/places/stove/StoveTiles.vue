@@ -7,8 +7,10 @@ import { showClock, showDuration, shownText } from '#core/quantity/format'
 import { useCook } from '../../stores/cook'
 import { DISH, nameOf, useStove } from '../../stores/stove'
 import { LATE_S } from './StoveCall.vue'
+import { useNotLit } from './useNotLit'
 
 const cook = useCook()
+const { toItsPlan } = useNotLit()
 const stove = useStove()
 
 /** From here on seconds are nobody's business. */
@@ -40,7 +42,7 @@ const shown = computed(() => stove.first?.id ?? cook.cook?.id)
 </script>
 
 <template>
-  <nav v-if="tiles.length > 1" class="tiles" aria-label="All that is on">
+  <nav v-if="tiles.length + stove.notLit.length > 1" class="tiles" aria-label="All that is on">
     <a-button
       v-for="t in tiles"
       :key="t.id"
@@ -53,6 +55,10 @@ const shown = computed(() => stove.first?.id ?? cook.cook?.id)
       <span class="says"
         >{{ t.says }} <b class="figure">{{ t.when }}</b></span
       >
+    </a-button>
+    <a-button v-for="p in stove.notLit" :key="p.id" class="card tile" @click="toItsPlan(p)">
+      <span class="of">{{ p.dish.name }}</span>
+      <span class="says not-lit">not lit yet: to its plan</span>
     </a-button>
   </nav>
 </template>
@@ -96,6 +102,9 @@ b {
   font-weight: 600;
   color: var(--hot);
   white-space: nowrap;
+}
+.not-lit {
+  color: #b5bab6;
 }
 .late .says {
   color: var(--hot);
