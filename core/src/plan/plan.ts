@@ -14,6 +14,7 @@ import { bandEnd, bandOf, type Scale } from '#core/doneness/scale'
 import { lethality, REFERENCES } from '#core/safety/lethality'
 import { searedCrust } from './searedCrust'
 import { PAST_PEAK, solveFree, type Solved, type WarmStart } from './search'
+import { filletSideOf, type FilletSide } from './filletSide'
 
 export interface Moment {
   /** s since the piece first met the heat. */
@@ -67,6 +68,8 @@ export interface Plan {
   readonly peakRate: number
   /** Share of the raw mass gone by carving. */
   readonly loss: number
+  /** Of a steak with its bone in the middle; all else of it is said of its strip side. */
+  readonly filletSide: FilletSide | null
   /** Busy at the heat, s. */
   readonly handsOn: number
   readonly section: SectionReading
@@ -243,6 +246,7 @@ export function readPlan<S extends Resting>(method: Method<S>, setup: Setup<S>, 
     carve,
     peakRate: solved.peakRate,
     loss: valueAt(history.time, history.evaporated, carve.time) + valueAt(history.time, history.dripped, carve.time),
+    filletSide: filletSideOf(method, setup, timeline),
     handsOn: secondsOf(spells.filter(s => s.busy)) + MOVING * spells.filter(s => !s.busy).length,
     section: withSear(readSection(atCarving, geometry, target, boilingPoint(setup.room.altitudeM)), searedCrust(setup as Setup<object>)),
     lethal: lethalOf(history, carve.time),

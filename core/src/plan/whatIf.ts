@@ -4,7 +4,6 @@
  */
 import { KEEP_ENDS, run } from '#core/heat/program'
 import { COARSE_STEPS } from '#core/heat/stepControl'
-import type { Piece } from '#core/meat/piece'
 import type { Method, Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
 import { openSpells, rested, timelineOf, type Spell, type Timeline } from '#core/method/timeline'
@@ -77,7 +76,6 @@ export function* consequences<S extends Resting>(method: Method<S>, setup: Setup
     ['thicker', () => peak({ ...setup, piece: thicker(piece, MISJUDGED_MM) })],
     ['thinner', () => peak({ ...setup, piece: thicker(piece, -MISJUDGED_MM) })]
   ]
-  if (setup.cut.profile === 't-bone') asked.push(['fillet side', () => peak({ ...setup, piece: filletSideOf(piece) })])
   if (piece.startC > FRIDGE_C + 1) asked.push(['colder', () => peak({ ...setup, piece: { ...piece, startC: FRIDGE_C } })])
   for (const key of Object.keys(HEATS) as HeatKey[]) {
     const value = setTo[key]
@@ -96,23 +94,15 @@ export function* consequences<S extends Resting>(method: Method<S>, setup: Setup
   const planned = peak(setup)
   yield
   const found: Consequence[] = []
+  const over = (id: WhatIfId, coreC: number): Consequence => ({ id, coreC, offK: coreC - plan.peak.core })
+  if (plan.filletSide) found.push(over('fillet side', plan.filletSide.peak.core))
   for (const [id, core] of asked) {
     const offK = core() - planned
     found.push({ id, coreC: plan.peak.core + offK, offK })
     yield
   }
-  return [...found, { id: 'no rest', coreC: plan.pull.core, offK: plan.pull.core - plan.peak.core }]
+  return [...found, over('no rest', plan.pull.core)]
 }
-
-/** Of a steak with its bone in the middle: shares of its width and length that the fillet has; common practice, no source. */
-const FILLET_SIDE = { width: 1 / 3, length: 1 / 2 } as const
-/** By itself: the bone keeps the two sides apart. */
-const filletSideOf = (piece: Piece): Piece => ({
-  ...piece,
-  widthMm: piece.widthMm * FILLET_SIDE.width,
-  lengthMm: piece.lengthMm * FILLET_SIDE.length,
-  weightG: piece.weightG * FILLET_SIDE.width * FILLET_SIDE.length
-})
 
 /** Who turns often goes on turning; who turns seldom forgets it where it lies. */
 function late(timeline: Timeline): Timeline {

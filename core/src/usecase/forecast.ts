@@ -72,13 +72,18 @@ function heardOf({ setup: _, ...heard }: Assimilated<unknown>): Heard {
 function warmerBy(kelvin: number, plan: UnderWay): UnderWay {
   if (kelvin === 0) return plan
   const moment = <M extends Moment>(m: M): M => ({ ...m, core: m.core + kelvin, probe: m.probe + kelvin })
-  const { history } = plan
+  const { history, filletSide } = plan
   return {
     ...plan,
     target: plan.target + kelvin,
     pull: moment(plan.pull),
     peak: moment(plan.peak),
     carve: moment(plan.carve),
+    filletSide: filletSide && {
+      ...filletSide,
+      core: filletSide.core.map(T => T + kelvin),
+      peak: { ...filletSide.peak, core: filletSide.peak.core + kelvin }
+    },
     history: { ...history, core: history.core.map(T => T + kelvin), probe: history.probe.map(T => T + kelvin) }
   }
 }

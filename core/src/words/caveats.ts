@@ -1,5 +1,4 @@
 /** What a cook should hear about a plan before trusting it, worst first: what will not come out well, and what is less sure than the rest. */
-import { cutById } from '#core/meat/cuts'
 import { pastryMisses } from '#core/method/wrapped'
 import { chillsSlowly } from '#core/safety/dangers'
 import { COLD_C, coldAfter } from '#core/plan/keeping'
@@ -26,7 +25,7 @@ export const caveats = (request: PlanRequest, plan: Plan, system: UnitSystem): s
   ...ofCookedBefore(request, plan, system),
   ...ofBatches(request, plan, system),
   ...ofThePan(request, plan, system),
-  ...ofTwoSides(request),
+  ...ofTwoSides(plan, system),
   ...ofTheFridge(request, plan, system),
   ...ofTheClimb(plan, system)
 ]
@@ -82,12 +81,15 @@ function ofCookedBefore({ piece: { cookedC } }: PlanRequest, { peak }: Plan, sys
 }
 
 /** One bone, two muscles. */
-const ofTwoSides = ({ piece }: PlanRequest): string[] =>
-  cutById(piece.cutId)?.profile === 't-bone'
-    ? [
-        'Its fillet side is the narrower and is done further than its strip side: lay it toward the cooler part of the fire, and carve it first.'
-      ]
-    : []
+function ofTwoSides({ filletSide, peak }: Plan, system: UnitSystem): string[] {
+  if (filletSide === null) return []
+  const [fillet, strip] = [filletSide.peak.core, peak.core].map(c => shownText(showTemperature(c, system)))
+  return [
+    filletSide.peak.core - peak.core > OFF_TARGET_K
+      ? `Its fillet side is the narrower and comes to ${fillet} where its strip side comes to ${strip}: lay it toward the cooler part of the fire, and carve it first.`
+      : `Its strip side comes to ${strip} and its fillet side to ${fillet}: carve the fillet first, it is the smaller and cools sooner.`
+  ]
+}
 
 /** Cooked to be eaten cold: how soon it is, and how long it keeps. */
 function ofTheFridge(request: PlanRequest, plan: Plan, system: UnitSystem): string[] {

@@ -354,6 +354,29 @@ describe('left and found again', () => {
   })
 })
 
+describe('a steak of two muscles', () => {
+  it('its narrower side is shown beside it, and once it has enough it is said so', async () => {
+    const page = await lit('sear then oven', {}, { cutId: 't-bone', thicknessMm: 45, weightG: 900, widthMm: 150, lengthMm: 210 })
+    expect(page.find('aside').text()).toMatch(/fillet side, at its hottest\s*6\d\s°C/)
+    const until = async (wanted: string): Promise<void> => {
+      for (let i = 0; i < 20 && events().at(-1) !== wanted; i++) {
+        await press(' ')
+        await reckoned(page)
+        if (events().at(-1) !== wanted)
+          await wait(useStove().first?.due ? Math.max(0, (useStove().first!.due! - useStove().now) / 1000) : 0)
+      }
+    }
+    await until('moved')
+    expect(page.text()).not.toContain('fillet side has enough')
+    await wait(25 * 60)
+    await reckoned(page)
+    expect(page.text()).toContain('The fillet side has enough: turn it to where it is cooler.')
+    await press('p')
+    await reckoned(page)
+    expect(page.text()).not.toContain('fillet side has enough')
+  })
+})
+
 describe('two pieces for one table, each at its own fire', () => {
   const strip = planned(asked('pan sear'))
   const joint = planned(asked('roast', { ovenC: 140 }, JOINT))

@@ -6,6 +6,7 @@ import type { CookRecord } from '#core/book/record'
 import type { Progress } from '#core/session/progress'
 import { valueAt } from '#core/heat/history'
 import { cutById } from '#core/meat/cuts'
+import { filletThereAt } from '#core/plan/filletSide'
 import type { Plan } from '#core/plan/plan'
 import { showClock, showLength, showTemperature, shownText } from '#core/quantity/format'
 import { degreeTicks, linePath, minuteTicks, nightOf, scale } from '../../line/axes'
@@ -49,6 +50,11 @@ const degrees = (c: number): string => shownText(showTemperature(c, units.system
 const probed = (c: number): string => degrees(kit.shows(c))
 
 const against = useAgainst(() => props)
+/** The narrower of two sides has as much in it as it should, and the other has not. */
+const filletThere = computed(() => {
+  const at = props.forecast && state.value === 'on the heat' ? filletThereAt(props.forecast) : null
+  return at !== null && props.elapsed >= at
+})
 
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
@@ -118,8 +124,13 @@ const ahead = computed(() => {
         <dt>Centre at its hottest</dt>
         <dd class="figure">{{ forecast ? probed(forecast.peak.probe) : '…' }}</dd>
       </div>
+      <div v-if="forecast?.filletSide">
+        <dt>Its fillet side, at its hottest</dt>
+        <dd class="figure">{{ degrees(forecast.filletSide.peak.core) }}</dd>
+      </div>
     </dl>
     <p v-if="against" class="against" role="status">{{ against }}</p>
+    <p v-if="filletThere" class="against" role="status">The fillet side has enough: turn it to where it is cooler.</p>
     <div ref="box" class="curve">
       <svg
         v-if="width > 0 && forecast"
