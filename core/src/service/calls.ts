@@ -4,7 +4,8 @@ import type { UnitSystem } from '#core/quantity/units'
 import { WARM_UP_S } from '#core/kit/warmUp'
 import { PLATE_S, type Step } from './dish'
 import { said } from './said'
-import type { Placed, Service } from './schedule'
+import type { Placed } from './placed'
+import type { Service } from './schedule'
 
 export interface PassCall {
   /** Unlike any other of its service. */

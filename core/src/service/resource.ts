@@ -16,16 +16,19 @@ export interface Taken {
 export const ONE_PLACE: Pick<Taken, 'ovenC' | 'places'> = { ovenC: null, places: 1 }
 
 export class Resource {
-  /** The latest first. */
-  private readonly taken: Taken[] = []
-
   constructor(
     readonly name: string,
     /** How many it takes side by side. */
-    private readonly places: number = 1
+    private readonly places: number = 1,
+    /** The latest first. */
+    private readonly taken: Taken[] = []
   ) {}
 
   static oven = (name: string): Resource => new Resource(name, SHELVES)
+
+  copy(): Resource {
+    return new Resource(this.name, this.places, this.taken.slice())
+  }
 
   get all(): readonly Taken[] {
     return this.taken

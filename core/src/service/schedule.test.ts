@@ -3,7 +3,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { callsOf } from './calls'
 import { PLATE_S, RESET_OVEN_S, SHELVES, type Dish, type Kitchen, type Step } from './dish'
-import { schedule, type Placed, type Service } from './schedule'
+import type { Placed } from './placed'
+import { schedule, type Service } from './schedule'
 
 const MIN = 60
 const GALLEY: Kitchen = { tools: { ring: ['large', 'small'], oven: ['oven'], grill: ['kettle'], bath: [] }, cooks: 1 }

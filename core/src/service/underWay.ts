@@ -1,6 +1,7 @@
 /** A dinner put off while it is cooked: what is begun stays where it is on the clock, and what cannot wait after it with it. */
 import { onCall } from './calls'
-import type { Placed, Service } from './schedule'
+import type { Placed } from './placed'
+import type { Service } from './schedule'
 
 /** By step, how much further before the new serving it stands than the schedule says, s. */
 export type Kept = Readonly<Record<string, number>>

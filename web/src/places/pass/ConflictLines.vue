@@ -5,7 +5,7 @@ import { showDuration, shownText } from '#core/quantity/format'
 import { useUnits } from '../../stores/units'
 import type { Tool } from '#core/service/dish'
 import { said } from '#core/service/said'
-import type { Conflict } from '#core/service/schedule'
+import type { Conflict } from '#core/service/placed'
 
 const units = useUnits()
 const props = defineProps<{ conflicts: readonly Conflict[] }>()
