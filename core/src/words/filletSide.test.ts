@@ -2,8 +2,8 @@
 import { describe, expect, it } from 'vitest'
 import { planUnderWay } from '#core/estimate/underWay'
 import { asked, planned } from '#core/plan/planned.fixture'
-import { caveats } from '#core/words/caveats'
-import { filletThereAt } from './filletSide'
+import { caveats } from './caveats'
+import { filletThereAt } from '#core/plan/filletSide'
 
 const steak = (thicknessMm: number) => ({ cutId: 't-bone', thicknessMm, weightG: 20 * thicknessMm, widthMm: 150, lengthMm: 210 })
 
