@@ -1,5 +1,5 @@
 /**
- * The five figures of speed, in one thread, wherever this is run: `bench.ts` runs it in
+ * The figures of speed, in one thread, wherever this is run: `bench.ts` runs it in
  * Node or in Chromium. Each is the median of several runs after a warm-up, with the
  * fastest beside it: on a shared machine the two can lie far apart.
  */
@@ -8,6 +8,7 @@ import { trialOf } from '#core/estimate/trial'
 import { CONSTANTS } from '#core/heat/constants'
 import { KEEP_ENDS, run, type Run } from '#core/heat/program'
 import { KITCHEN } from '#core/kit/air'
+import { READY_KITS } from '#core/kit/kit'
 import { CUTS } from '#core/meat/cuts'
 import { isFlat, type Piece } from '#core/meat/piece'
 import type { MethodKind } from '#core/method/methods'
@@ -17,7 +18,12 @@ import { USUAL_KIT, usualSettings } from '#core/method/usual'
 import { planMethod } from '#core/plan/plan'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { setupOf } from '#core/request/setup'
+import type { Dish, Kitchen } from '#core/service/dish'
+import { RECIPES } from '#core/service/recipes'
+import { schedule } from '#core/service/schedule'
+import { dishesOf, kitchenOf, ownDish, type Ticket } from '#core/service/ticket'
 import { compare } from '#core/usecase/compare'
+import { randomLcg } from 'd3-random'
 
 const { method, setup } = setupOf(FIRST_REQUEST)
 const plan = planMethod(method, setup, FIRST_REQUEST.target.coreC)
@@ -88,4 +94,30 @@ report(
   '200 draws, and one reading taken in',
   1000,
   timed(() => believe(drawMembers(trialOf(method, setup, plan), 200, 1), [reading]), 3)
+)
+
+/** A joint and sides of the book drawn by chance, of some thirty steps, on one pair of hands or two; half of them do not come out. */
+function dinner(seed: number): readonly [readonly Dish[], Kitchen] {
+  const { kit } = READY_KITS[seed % READY_KITS.length]
+  const even = randomLcg(seed / 100)
+  const sides = RECIPES.map(recipe => ({ id: recipe.id, recipe: recipe.id, at: even() })).sort((a, b) => a.at - b.at)
+  const joint = { id: 'joint', dish: ownDish('joint', 'Joint', { tool: 'oven', seconds: 5400, busy: false, ovenC: 180 }) }
+  const of = (many: number): Ticket => ({
+    serveAt: '2026-11-26T19:30',
+    diners: 6,
+    cooks: 1 + (seed % 2),
+    lines: [joint, ...sides.slice(0, many).map(({ id, recipe }) => ({ id, recipe }))]
+  })
+  for (let many = 1; ; many++) {
+    const dishes = dishesOf(of(many), kit, RECIPES)
+    if (dishes.reduce((steps, d) => steps + d.steps.length, 0) >= STEPS) return [dishes, kitchenOf(of(many), kit)]
+  }
+}
+const STEPS = 28
+const dinners = Array.from({ length: 20 }, (_, i) => dinner(i + 1))
+let turn = 0
+report(
+  'a dinner of 30 steps laid out',
+  200,
+  timed(() => schedule(...dinners[turn++ % dinners.length]), 40)
 )
