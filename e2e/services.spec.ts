@@ -1,5 +1,5 @@
 /** One service at two devices: written at the desk, opened on a phone, cooked by both, through a killed server. */
-import { expect, test } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import { App } from './app'
 import { pick } from './controls'
 import { devices } from './devices'
@@ -12,6 +12,11 @@ test.beforeAll(async () => {
 test.afterAll(() => app.stop())
 
 const device = devices()
+/** s to the next call */
+async function left(page: Page): Promise<number> {
+  const [minutes, seconds] = (await page.locator('.clock').innerText()).split(/[^\d]+/).filter(Boolean)
+  return 60 * Number(minutes) + Number(seconds)
+}
 
 test('a supper written at the desk is opened on a phone, cooked by both, and nothing of it is lost or done twice', async ({ browser }) => {
   test.setTimeout(120_000)
@@ -32,13 +37,21 @@ test('a supper written at the desk is opened on a phone, cooked by both, and not
   await expect(desk.getByText('Turn 1 of ')).toBeVisible()
 
   const phone = await device(browser, 390, 844)
+  // Whose clock nobody has set right.
+  await phone.clock.install({ time: Date.now() + 3 * 60_000 })
   await phone.goto(`${app.url}/pass`)
+  await expect(phone.getByText('This device’s clock is 3 min ahead of the server’s.')).toBeVisible()
   await phone.getByRole('button', { name: 'All services' }).click()
   await phone.getByRole('tab', { name: /Running/ }).click()
   await phone.locator('.service', { hasText: 'Lock-keepers’ supper' }).getByRole('button', { name: 'Open' }).click()
   await expect(phone.getByRole('heading', { name: 'Lock-keepers’ supper' })).toBeVisible()
   await phone.getByRole('link', { name: /Stove/ }).click()
   await expect(phone.getByText('Turn 1 of ')).toBeVisible()
+  // And yet it counts to the same moment.
+  await expect(async () => {
+    const [here, there] = await Promise.all([left(desk), left(phone)])
+    expect(Math.abs(here - there)).toBeLessThan(3)
+  }).toPass()
 
   // Whoever presses, both go on.
   await phone.getByRole('button', { name: 'Turned' }).click()

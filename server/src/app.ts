@@ -109,8 +109,8 @@ export function createApp({ db, log, pages, lan = null, neighbours = null, reque
   api.use(pairedOnly(house))
   api.get('/health', async (_request, response) => {
     await db.raw('select 1')
-    // The machine's own count, which goes on in its sleep and whatever its clock is set to.
-    response.json({ status: 'ok', machineS: uptime() })
+    // By which every screen goes; and the machine's own count, which goes on in its sleep and whatever its clock is set to.
+    response.json({ status: 'ok', now: Date.now(), machineS: uptime() })
   })
   const cooks = new CookRepository(db)
   const probes = new Probes(db, cooks)

@@ -2,14 +2,16 @@
 import { Button as AButton, ConfigProvider as AConfigProvider } from 'ant-design-vue'
 import { computed, onMounted, watch } from 'vue'
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router'
+import { showDuration, shownText } from '#core/quantity/format'
 import { unpaired } from './api/client'
 import NewerVersion from './offline/NewerVersion.vue'
 import NotCome from './offline/NotCome.vue'
 import { useCook } from './stores/cook'
 import { useKit } from './stores/kit'
+import { trueTime } from './stores/trueTime'
 import { useUnits } from './stores/units'
 import { antTheme } from './theme/antTheme'
-import { useSpeaker } from './ui/tell'
+import { tell, useSpeaker } from './ui/tell'
 
 const units = useUnits()
 const kit = useKit()
@@ -25,6 +27,17 @@ watch(unpaired, async is => {
   // It is there already, with the code that it was shown.
   if (is && route.name !== 'pair') void router.push('/pair')
 })
+// Once, when it is found: the stove's minutes are not those of this device's own clock then.
+watch(
+  () => Math.round(trueTime.ahead / 60_000),
+  minutes => {
+    if (minutes === 0) return
+    const by = shownText(showDuration(60 * Math.abs(minutes)))
+    tell(
+      `This device’s clock is ${by} ${minutes > 0 ? 'ahead of' : 'behind'} the server’s. The stove goes by the server’s, on every screen.`
+    )
+  }
+)
 /** Over the network it comes encrypted: in the clear it is the machine itself. */
 const here = location.protocol === 'http:'
 const service = computed(() => route.meta['mood'] === 'service')

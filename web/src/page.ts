@@ -21,7 +21,7 @@ const pass = usePass()
 trueTime.watch({
   wall: () => Date.now(),
   steady: () => performance.now(),
-  machine: async () => (await api.health()).machineS,
+  server: () => api.health(),
   cooking: () => cook.inEarnest || pass.begun
 })
 

@@ -89,7 +89,7 @@ const rehearsalPath = (id: string): string => `/rehearsals/${encodeURIComponent(
 const servicePath = (id: string): string => `/services/${encodeURIComponent(id)}`
 
 export const api = {
-  health: (): Promise<{ machineS: number }> => ask('GET', '/health'),
+  health: (): Promise<{ now: number; machineS: number }> => ask('GET', '/health'),
   house: (): Promise<House> => ask('GET', '/house'),
   openHouse: (open: boolean): Promise<void> => ask('PUT', '/house/open', { open }),
   setPasscode: (passcode: string | null): Promise<void> => ask('PUT', '/house/passcode', { passcode }),

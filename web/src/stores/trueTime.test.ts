@@ -12,12 +12,16 @@ let steady = 0
 let machine = 0
 let cooking = true
 let answers = true
+/** The server's own wall clock, and how long it takes to say so. */
+let there = 0
+let takes = 0
 
 beforeEach(async () => {
   localStorage.clear()
-  ;[wall, steady, machine, cooking, answers] = [NOON, 5000, 9e7, true, true]
-  watch()
-  await flushPromises()
+  ;[wall, steady, machine, cooking, answers] = [NOON, 5000, 9e7, false, true]
+  ;[there, takes] = [NOON, 0]
+  await ask()
+  cooking = true
 })
 afterEach(() => {
   cooking = false
@@ -29,9 +33,23 @@ function watch(): void {
   trueTime.watch({
     wall: () => wall,
     steady: () => steady,
-    machine: () => (answers ? Promise.resolve(Math.round(machine / 10) / 100) : Promise.reject(new Error('dead'))),
+    server: async () => {
+      if (!answers) throw new Error('dead')
+      const answer = { now: there, machineS: Math.round(machine / 10) / 100 }
+      steady += takes
+      return answer
+    },
     cooking: () => cooking
   })
+}
+async function ask(): Promise<void> {
+  watch()
+  await flushPromises()
+}
+/** The server stands on the same machine. */
+function set(ms: number): void {
+  wall += ms
+  there += ms
 }
 /** Time that passes, looked at every quarter of a second. */
 function pass(seconds: number): void {
@@ -39,12 +57,14 @@ function pass(seconds: number): void {
     wall += 250
     steady += 250
     machine += 250
+    there += 250
     trueTime.now()
   }
 }
 function sleep(seconds: number): void {
   wall += 1000 * seconds
   machine += 1000 * seconds
+  there += 1000 * seconds
 }
 const gone = (): number => Math.round((trueTime.now() - NOON) / 1000)
 
@@ -56,7 +76,7 @@ it('goes with the wall clock, and with what keeps that right', () => {
 
 it.each([3600, 90, -90, -3600])('a clock that is set by %d s while something cooks changes nothing', async by => {
   pass(60)
-  wall += 1000 * by
+  set(1000 * by)
   expect(gone()).toBe(60)
   await flushPromises()
   expect(gone()).toBe(60)
@@ -80,7 +100,7 @@ it('what has cooked while the machine slept has cooked: it is known from the ser
 it('a clock set while the machine slept counts as long as it slept', async () => {
   pass(60)
   sleep(1200)
-  wall += 3_600_000
+  set(3_600_000)
   trueTime.now()
   await flushPromises()
   expect(gone()).toBe(1260)
@@ -94,14 +114,14 @@ it('a server that was switched on anew cannot tell, and a clock is never set bac
   await flushPromises()
   expect(gone()).toBe(360)
   answers = false
-  wall -= 60_000
+  set(-60_000)
   trueTime.now()
   await flushPromises()
   expect(gone()).toBe(360)
 })
 
 it('a page opened anew in the middle goes on as it was; with nothing on the fire the wall clock is right', async () => {
-  wall += 3_600_000
+  set(3_600_000)
   trueTime.now()
   await flushPromises()
   pass(30)
@@ -124,7 +144,7 @@ it('what was slept before anything cooked is not counted when the clock is set i
   await flushPromises()
   cooking = true
   pass(60)
-  wall += 3_600_000
+  set(3_600_000)
   expect(trueTime.now() - began).toBe(60_000)
   await flushPromises()
   expect(trueTime.now() - began).toBe(60_000)
@@ -134,6 +154,60 @@ it('the stove asks it', async () => {
   setActivePinia(createPinia())
   const clock = useClock()
   pass(10)
-  wall += 3_600_000
+  set(3_600_000)
   expect(timeAt(clock)).toBe(NOON + 10_000)
+})
+
+const MINUTE = 60_000
+it.each([3 * MINUTE, -3 * MINUTE, 60 * MINUTE])(
+  'a device whose clock is %d ms off goes by the server’s, as every other does',
+  async off => {
+    cooking = false
+    wall = NOON + off
+    await ask()
+    expect(trueTime.now()).toBe(NOON)
+    pass(60)
+    expect(gone()).toBe(60)
+    cooking = true
+    pass(60)
+    expect(gone()).toBe(120)
+    // Opened anew in the middle, and with the server gone, it stays so.
+    answers = false
+    await ask()
+    expect(gone()).toBe(120)
+  }
+)
+
+it('half of the way of the answer counts; one that was long on its way does not tell the time', async () => {
+  cooking = false
+  wall = NOON + 3 * MINUTE
+  takes = 600
+  await ask()
+  expect(trueTime.now()).toBe(NOON - 300)
+  localStorage.clear()
+  wall = NOON + 4 * MINUTE
+  takes = 5000
+  await ask()
+  expect(trueTime.now()).toBe(NOON + MINUTE - 300)
+})
+
+it('what cooks is not moved by a server that has another time all at once; afterwards it is gone by', async () => {
+  pass(60)
+  there += 5 * MINUTE
+  await ask()
+  expect(gone()).toBe(60)
+  cooking = false
+  // Asked again by itself.
+  pass(601)
+  await flushPromises()
+  expect(Math.abs(trueTime.now() - there)).toBeLessThan(1000)
+})
+
+it('a device that has another day keeps it, and a fraction of a second is nothing', async () => {
+  cooking = false
+  for (const off of [200, -200, 48 * 60 * MINUTE]) {
+    wall = NOON + off
+    await ask()
+    expect(trueTime.now()).toBe(wall)
+  }
 })
