@@ -11,10 +11,12 @@ test.afterAll(() => app.stop())
 
 const device = devices()
 
-test('a phone comes in by the code that is shown, stands at the running cook, keeps what is said while the server is dead, and is put out', async ({
+test('a phone comes in by the code that is shown and cooks beside the desk, through a dead server, a cut network, a clock that is set and a sleep; and is put out', async ({
   page,
   browser
 }) => {
+  test.setTimeout(240_000)
+  await page.clock.install()
   await page.goto(`${app.url}/fire`)
   await page.getByRole('button', { name: 'Light the stove' }).click()
   await page.getByRole('button', { name: 'Ring is lit' }).click()
@@ -52,6 +54,44 @@ test('a phone comes in by the code that is shown, stands at the running cook, ke
   await app.serve()
   // It was left open, and the phone is known.
   await expect(page.getByText('Turn 3 of ')).toBeVisible({ timeout: 30_000 })
+
+  // The network is cut, and the desk goes on meanwhile.
+  const sooner = 2200
+  await phone.context().setOffline(true)
+  await page.waitForTimeout(sooner)
+  await page.getByRole('button', { name: 'Turned' }).click()
+  await expect(page.getByText('Turn 4 of ')).toBeVisible()
+  await phone.context().setOffline(false)
+  await expect(phone.getByText('Turn 4 of ')).toBeVisible({ timeout: 30_000 })
+
+  // Somebody sets the desk's clock on by an hour.
+  await page.clock.setSystemTime((await page.evaluate(() => Date.now())) + 3_600_000)
+  await page.clock.runFor(2000)
+  await expect(page.getByText('Turn 4 of ')).toBeVisible()
+  await phone.waitForTimeout(sooner)
+  await phone.getByRole('button', { name: 'Turned' }).click()
+  await expect(page.getByText('Turn 5 of ')).toBeVisible({ timeout: 30_000 })
+
+  // The desk sleeps, and its server is killed and started meanwhile.
+  const lid = await page.context().newCDPSession(page)
+  await lid.send('Page.setWebLifecycleState', { state: 'frozen' })
+  await app.kill()
+  await app.serve()
+  await phone.waitForTimeout(sooner)
+  await phone.getByRole('button', { name: 'Turned' }).click()
+  await expect(phone.getByText('Turn 6 of ')).toBeVisible()
+  await lid.send('Page.setWebLifecycleState', { state: 'active' })
+  await expect(page.getByText('Turn 6 of ')).toBeVisible({ timeout: 30_000 })
+
+  // Nothing lost, nothing said twice, and one time for both.
+  await expect(async () => {
+    const { cooks } = (await (await fetch(`${app.url}/api/cooks`)).json()) as { cooks: { id: string }[] }
+    const { events } = (await (await fetch(`${app.url}/api/cooks/${cooks[0].id}`)).json()) as { events: { kind: string; at: number }[] }
+    expect(events.map(e => e.kind)).toEqual(['lit', 'laid', 'turned', 'turned', 'turned', 'turned', 'turned'])
+    const at = events.map(e => e.at)
+    expect(at).toEqual([...at].sort((a, b) => a - b))
+    expect(at[at.length - 1] - at[0]).toBeLessThan(180_000)
+  }).toPass()
 
   await page.getByRole('link', { name: 'On the phone' }).click()
   await page.getByRole('button', { name: 'Put out Galley phone' }).click()
