@@ -43,13 +43,14 @@ export const tiles = (page: Page): Locator => page.getByRole('navigation', { nam
 export async function untilDue(page: Page): Promise<void> {
   const clock = page.locator('.clock')
   if ((await clock.count()) === 0) return
-  // "4:30", and of a joint "1:42:30".
-  const seconds = (await clock.innerText())
+  await page.clock.fastForward(1000 * (await secondsLeft(page)) + 400)
+}
+/** To the next call: "4:30", and of a joint "1:42:30". */
+export const secondsLeft = async (page: Page): Promise<number> =>
+  (await page.locator('.clock').innerText())
     .split(/[^\d]+/)
     .filter(Boolean)
     .reduce((sum, part) => 60 * sum + Number(part), 0)
-  await page.clock.fastForward(1000 * seconds + 400)
-}
 
 /** Does what is called when it is called, until the heading says what is wanted. */
 export async function cookUntil(page: Page, wanted: RegExp, most = 40): Promise<string[]> {

@@ -2,6 +2,7 @@
 import { expect, test } from '@playwright/test'
 import { App } from './app'
 import { devices } from './devices'
+import { secondsLeft } from './kitchen'
 
 let app: App
 test.beforeAll(async () => {
@@ -72,16 +73,24 @@ test('a phone comes in by the code that is shown and cooks beside the desk, thro
   await phone.getByRole('button', { name: 'Turned' }).click()
   await expect(page.getByText('Turn 5 of ')).toBeVisible({ timeout: 30_000 })
 
-  // The desk sleeps, and its server is killed and started meanwhile.
-  const lid = await page.context().newCDPSession(page)
-  await lid.send('Page.setWebLifecycleState', { state: 'frozen' })
+  // The desk's page stands still, as in a sleep, and its server is killed and started meanwhile.
+  const asleep = await page.evaluate(() => Date.now())
+  const since = Date.now()
+  await page.clock.pauseAt(asleep + 500)
   await app.kill()
   await app.serve()
   await phone.waitForTimeout(sooner)
   await phone.getByRole('button', { name: 'Turned' }).click()
   await expect(phone.getByText('Turn 6 of ')).toBeVisible()
-  await lid.send('Page.setWebLifecycleState', { state: 'active' })
+  await phone.waitForTimeout(10_000)
+  await page.clock.setSystemTime(asleep + (Date.now() - since))
+  await page.clock.resume()
   await expect(page.getByText('Turn 6 of ')).toBeVisible({ timeout: 30_000 })
+  // What it has slept has cooked, and the hour that the clock was set by has not.
+  await expect(async () => {
+    const [desk, other] = await Promise.all([secondsLeft(page), secondsLeft(phone)])
+    expect(Math.abs(desk - other)).toBeLessThan(4)
+  }).toPass()
 
   // Nothing lost, nothing said twice, and one time for both.
   await expect(async () => {

@@ -1,9 +1,9 @@
 /** One service at two devices: written at the desk, opened on a phone, cooked by both, through a killed server. */
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test } from '@playwright/test'
 import { App } from './app'
 import { pick } from './controls'
 import { devices } from './devices'
-import { visit } from './kitchen'
+import { secondsLeft, visit } from './kitchen'
 
 let app: App
 test.beforeAll(async () => {
@@ -12,11 +12,6 @@ test.beforeAll(async () => {
 test.afterAll(() => app.stop())
 
 const device = devices()
-/** s to the next call */
-async function left(page: Page): Promise<number> {
-  const [minutes, seconds] = (await page.locator('.clock').innerText()).split(/[^\d]+/).filter(Boolean)
-  return 60 * Number(minutes) + Number(seconds)
-}
 
 test('a supper written at the desk is opened on a phone, cooked by both, and nothing of it is lost or done twice', async ({ browser }) => {
   test.setTimeout(120_000)
@@ -49,7 +44,7 @@ test('a supper written at the desk is opened on a phone, cooked by both, and not
   await expect(phone.getByText('Turn 1 of ')).toBeVisible()
   // And yet it counts to the same moment.
   await expect(async () => {
-    const [here, there] = await Promise.all([left(desk), left(phone)])
+    const [here, there] = await Promise.all([secondsLeft(desk), secondsLeft(phone)])
     expect(Math.abs(here - there)).toBeLessThan(3)
   }).toPass()
 

@@ -1,6 +1,7 @@
 /** What a cook must be able to rely on: nothing lost, nothing stale, nonsense answered. */
 import { expect, test, type Page } from '@playwright/test'
 import { App } from './app'
+import { secondsLeft } from './kitchen'
 import { pick } from './controls'
 
 let app: App
@@ -88,11 +89,7 @@ test('a clock that is set in the middle of a cook, on or back, changes nothing o
 }) => {
   await page.clock.install()
   await laidIn(page)
-  /** s to the next call; it counts down. */
-  const left = async (): Promise<number> => {
-    const [minutes, seconds] = (await page.locator('.clock').innerText()).split(/[^\d]+/).filter(Boolean)
-    return 60 * Number(minutes) + Number(seconds)
-  }
+  const left = (): Promise<number> => secondsLeft(page)
   const began = await page.evaluate(() => Date.now())
   let shown = await left()
   for (const hours of [1, -1, 2]) {

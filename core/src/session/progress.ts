@@ -159,8 +159,10 @@ export function spentUntil(events: readonly CookEvent[], now: number): Spent[] {
     }
     out = e.kind === 'lifted' || e.kind === 'pulled'
   }
-  // An oven turned this very moment is turned.
-  if (since !== null && (until > since || (spent.at(-1)?.set?.ovenC ?? null) !== ovenC)) close(until)
+  // What is turned, moved or set this very moment is so.
+  const last = spent.at(-1)
+  const moved = last !== undefined && !resting && (last.stage !== (out ? 'out' : stage) || last.down !== down)
+  if (since !== null && (until > since || moved || (last?.set?.ovenC ?? null) !== ovenC)) close(until)
   return spent
 }
 

@@ -167,3 +167,18 @@ describe('what is called out', () => {
     expect(callsAfter({ does: 'pulled', due: null }, stand, [0, 0], 0, 'metric').map(c => c.what)).toEqual(['rest'])
   })
 })
+
+describe('what is said this very moment', () => {
+  const turned = [at(0, { kind: 'laid' }), at(24, { kind: 'turned' })]
+
+  it('has been done: the piece lies on its other face, is out, is in the next stage', () => {
+    expect(lain(turned, 24)).toBe('0 first 24, 0 second 0')
+    expect(lain([...turned, at(60, { kind: 'lifted' })], 60)).toBe('0 first 24, 0 second 36, out 0')
+    expect(lain([...turned, at(60, { kind: 'moved' })], 60)).toBe('0 first 24, 0 second 36, 1 first 0')
+  })
+
+  it('laid in or taken off for good, nothing is behind it yet but what was', () => {
+    expect(lain([at(0, { kind: 'laid' })], 0)).toBe('')
+    expect(lain([...turned, at(60, { kind: 'pulled' })], 60)).toBe('0 first 24, 0 second 36')
+  })
+})

@@ -92,3 +92,12 @@ describe('a table that is later', () => {
     expect(lengths(foreseen(told(late('one'), late('two')), now + 1))).toEqual({ rest: 1380, rewarm: 120 })
   })
 })
+
+it('what a device says whose clock is a moment ahead has happened: the next turn is a whole one after it', () => {
+  const { told, plan } = cooked({})
+  const turned = { ...told(), events: [event('laid', 0), event('turned', 24.3)] }
+  const next = (now: number): number => foreseen(turned, now).marks[2].from
+  expect(foreseen(turned, 24).marks[1].from).toBeCloseTo(24.3, 1)
+  expect(next(24)).toBeCloseTo(next(24.3), 6)
+  expect(next(24) - 24.3).toBeGreaterThan(0.8 * (plan.marks[2].from - plan.marks[1].from))
+})

@@ -7,6 +7,7 @@ import type { CookRecord } from '#core/book/record'
 import { COLD_LIMITS_S, HELD_LIMITS_S, REST_LIMITS_S } from '#core/method/dials'
 import { secondsOf } from '#core/method/timeline'
 import { nextAction } from '#core/session/nextAction'
+import { standing } from '#core/session/events'
 import { happenedUntil, progressOf } from '#core/session/progress'
 import type { PlanRequest } from '#core/request/request'
 import { preheatsOf } from '#core/session/warmUp'
@@ -29,7 +30,9 @@ export interface LaterBy {
 }
 
 /** @param whatIf to see what would come of that */
-export function asked({ cook: { request, planned, events }, now }: CookAt, whatIf: LaterBy | null = null): ForecastQuestion {
+export function asked({ cook: { request, planned, events }, now: here }: CookAt, whatIf: LaterBy | null = null): ForecastQuestion {
+  // What another device has said has happened, though its clock be a moment ahead of this one.
+  const now = Math.max(here, ...standing(events).map(e => e.at))
   const { laidAt, pulledAt, onward, readings, later } = progressOf(events)
   const happened = happenedUntil(events, now)
   const lastAt = laidAt === null ? null : (readings.at(-1)?.time ?? null)
