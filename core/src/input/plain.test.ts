@@ -18,8 +18,8 @@ describe('what is read from elsewhere', () => {
     fc.assert(
       fc.property(fc.jsonValue({ maxDepth: 6 }), value => {
         const text = JSON.stringify(value)
-        const known = Object.getOwnPropertyNames(Object.prototype).some(name => text.includes(`"${name}":`))
-        expect(refused(JSON.parse(text)).length > 0).toBe(known)
+        const known = [...Object.getOwnPropertyNames(Object.prototype), 'prototype'].some(name => text.includes(`"${name}":`))
+        expect(refused(JSON.parse(text)).length > 0).toBe(known || text.includes('\\u0000'))
       })
     )
   })
