@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { flushPromises } from '@vue/test-utils'
-import { afterEach, beforeEach, expect, it } from 'vitest'
+import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import { setActivePinia, createPinia } from 'pinia'
 import { timeAt, useClock } from './clock'
 import { trueTime } from './trueTime'
@@ -93,8 +93,23 @@ it('what has cooked while the machine slept has cooked: it is known from the ser
   answers = false
   sleep(600)
   trueTime.now()
+  // Asked once more before it is taken to be so.
+  await vi.waitFor(() => expect(gone()).toBe(1860), { timeout: 3000 })
+})
+
+it('a page that is left before it is known decides nothing: a clock that was set stays one that was set', async () => {
+  pass(60)
+  set(3_600_000)
+  answers = false
+  expect(gone()).toBe(60)
   await flushPromises()
-  expect(gone()).toBe(1860)
+  expect(gone()).toBe(60)
+  // By which another goes that opens in its place.
+  expect(localStorage.getItem('macellaio.clock.set')).toBe('3600000')
+  // Or it stays, and is answered after all.
+  answers = true
+  await new Promise(later => setTimeout(later, 1200))
+  expect(gone()).toBe(60)
 })
 
 it('a clock set while the machine slept counts as long as it slept', async () => {

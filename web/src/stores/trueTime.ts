@@ -35,6 +35,8 @@ const PROMPT_MS = 1000
 const AHEAD_MS = 250
 /** ms: whoever is further off has another day, and its own calendar to go by. */
 const ANOTHER_DAY_MS = 12 * 3_600_000
+/** ms: after no answer it is asked for once more. */
+const ONCE_MORE_MS = 1000
 /** ms: so often it is asked for again while nothing cooks. */
 const ASK_AGAIN_MS = 10 * 60_000
 
@@ -93,10 +95,15 @@ class TrueTime {
   }
 
   private async whatWasIt(jump: number): Promise<void> {
-    const before = this.heard
-    const now = await this.hear()
     // No clock is set back by sleeping.
     if (jump < 0) return
+    const before = this.heard
+    let now = await this.hear()
+    if (now === null) {
+      // A page that is being left gets no answer either, and must decide nothing.
+      await new Promise(soon => setTimeout(soon, ONCE_MORE_MS))
+      now = await this.hear()
+    }
     const slept =
       before === null || now === null || now.machine < before.machine
         ? // Nobody can tell: what stands on a fire has gone on, if it was that.
