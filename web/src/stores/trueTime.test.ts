@@ -97,6 +97,18 @@ it('what has cooked while the machine slept has cooked: it is known from the ser
   await vi.waitFor(() => expect(gone()).toBe(1860), { timeout: 3000 })
 })
 
+it('a clock that is set while the page is being opened was set, and nothing has slept', async () => {
+  pass(60)
+  steady = 100
+  watch()
+  set(-3_600_000)
+  trueTime.now()
+  set(3 * 3_600_000)
+  trueTime.now()
+  await flushPromises()
+  expect(gone()).toBe(60)
+})
+
 it('a page that is left before it is known decides nothing: a clock that was set stays one that was set', async () => {
   pass(60)
   set(3_600_000)

@@ -52,6 +52,8 @@ class TrueTime {
   private readonly aheadBy = kept('macellaio.clock.ahead', () => 0, parseMs)
   private clocks: Clocks | null = null
   private last = { wall: 0, steady: 0 }
+  /** Until the first answer, or none. */
+  private opening = false
   /** By the steady clock. */
   private askedAt = 0
   /** When the machine's count was last heard. */
@@ -62,7 +64,8 @@ class TrueTime {
     this.clocks = clocks
     this.last = { wall: clocks.wall(), steady: clocks.steady() }
     this.heard = null
-    void this.hear()
+    this.opening = true
+    void this.hear().then(() => (this.opening = false))
   }
 
   /** ms that this device's clock is ahead of the server's, where that is heeded; whoever watches it is told when it changes. */
@@ -97,13 +100,15 @@ class TrueTime {
   private async whatWasIt(jump: number): Promise<void> {
     // No clock is set back by sleeping.
     if (jump < 0) return
-    const before = this.heard
+    const { heard: before, opening } = this
     let now = await this.hear()
     if (now === null) {
       // A page that is being left gets no answer either, and must decide nothing.
       await new Promise(soon => setTimeout(soon, ONCE_MORE_MS))
       now = await this.hear()
     }
+    // No machine sleeps before its page is open.
+    if (before === null && opening && now !== null) return
     const slept =
       before === null || now === null || now.machine < before.machine
         ? // Nobody can tell: what stands on a fire has gone on, if it was that.
