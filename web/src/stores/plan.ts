@@ -90,5 +90,17 @@ export const usePlan = defineStore('plan', () => {
     wrong.value ? 'wrong input' : refused.value ? 'refused' : current.value ? 'ready' : 'working'
   )
 
-  return { current, shown, spread, misjudged, refused, state }
+  /** The plan for what is on the screen, as soon as it is there; null where there is none to be had. */
+  function soon(): Promise<PlanResult | null> {
+    if (state.value !== 'working') return Promise.resolve(current.value)
+    return new Promise(resolve => {
+      const stop = watch(state, now => {
+        if (now === 'working') return
+        stop()
+        resolve(current.value)
+      })
+    })
+  }
+
+  return { current, shown, spread, misjudged, refused, state, soon }
 })

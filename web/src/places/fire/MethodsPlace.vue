@@ -175,7 +175,7 @@ const beside = computed(() => {
           <span class="quiet" role="status">{{ now ? '' : unsuited ? 'no plan' : 'working it out…' }}</span>
         </div>
         <p v-if="unsuited" class="refused" role="alert">{{ units.say(unsuited) }}</p>
-        <sheet-lines v-if="shown && !unsuited" :lines="lines" :stale="!now" />
+        <sheet-lines v-if="shown && !unsuited" :lines="lines" :stale="!now" :faint="!now" />
         <safety-lines v-if="shown && !unsuited" :plan="shown.plan" />
         <a-button class="go" block @click="plan">Plan it so</a-button>
       </aside>

@@ -5,7 +5,7 @@ import MomentField from '../../ui/MomentField.vue'
 import TimeList from '../../ui/TimeList.vue'
 import { Button as AButton } from 'ant-design-vue'
 import dayjs from 'dayjs'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { readPlanCase, writePlanCase } from '#core/formats/caseFile'
 import { pieceName } from '#core/meat/piece'
@@ -19,7 +19,7 @@ import { missedTarget } from '#core/words/caveats'
 import { phaseName } from '#core/words/phases'
 import { api } from '../../api/client'
 import { useDraft } from '../../stores/draft'
-import type { PlanResult } from '../../stores/plan'
+import { usePlan, type PlanResult } from '../../stores/plan'
 import { usePass } from '../../stores/pass'
 import { usePieces } from '../../stores/pieces'
 import { useUnits } from '../../stores/units'
@@ -37,8 +37,8 @@ const props = defineProps<{
   /** Null where there is none. */
   of: PlanResult | null
   title: string
-  /** A newer one is being worked out: it stays where it is, faded, and nothing goes out. */
-  stale: boolean
+  /** A newer one has been worked out for a while: it stays where it is, faded, and nothing goes out. */
+  faint: boolean
   lines: readonly CallLine[]
   cautions: readonly Caution[]
   /** Where a danger has not been agreed to, nothing goes out. */
@@ -49,6 +49,13 @@ const units = useUnits()
 const pass = usePass()
 const pieces = usePieces()
 const router = useRouter()
+const plan = usePlan()
+/** With the plan for what is on the screen, should it be a moment away. */
+async function goesOut(how: () => unknown): Promise<void> {
+  const of = await plan.soon()
+  await nextTick()
+  if (of && of === props.of && !props.held) await how()
+}
 const target = computed(() => shownText(showTemperature(draft.request.target.coreC, units.system)))
 const kind = computed(() => draft.request.method.kind)
 const name = computed(() => pieceName(draft.request.piece, draft.cut))
@@ -163,16 +170,16 @@ async function open(file: File): Promise<void> {
 
 <template>
   <div>
-    <div v-if="of" class="back" :aria-busy="stale">
+    <div v-if="of" class="back" :aria-busy="faint">
       <moment-field v-model="serveAt" class="at" label="On the table at" />
       <a-button v-if="mayStartNow" class="link now no-print" @click="fromNow">Starting now</a-button>
-      <div :class="{ stale }"><time-list :items="times" /></div>
+      <div :class="{ stale: faint }"><time-list :items="times" /></div>
       <div class="acts no-print">
-        <a-button :disabled="held || stale" @click="toThePass">On the pass</a-button>
-        <a-button :disabled="held || stale" @click="print">Print</a-button>
-        <a-button :disabled="held || stale" @click="asPdf">PDF</a-button>
-        <a-button :disabled="held || stale" @click="asCalendar">Calendar</a-button>
-        <a-button :disabled="held || stale" @click="asJson">Plan file</a-button>
+        <a-button :disabled="held || faint" @click="goesOut(toThePass)">On the pass</a-button>
+        <a-button :disabled="held || faint" @click="goesOut(print)">Print</a-button>
+        <a-button :disabled="held || faint" @click="goesOut(asPdf)">PDF</a-button>
+        <a-button :disabled="held || faint" @click="goesOut(asCalendar)">Calendar</a-button>
+        <a-button :disabled="held || faint" @click="goesOut(asJson)">Plan file</a-button>
       </div>
     </div>
     <file-field class="no-print" label="Open a plan file" @file="open" />

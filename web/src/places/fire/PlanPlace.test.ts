@@ -2,9 +2,11 @@
 /** The plan page mounted, with the real engine behind it: by every method, from the address to the call sheet and the stove. */
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { nextTick } from 'vue'
 import type { VueWrapper } from '@vue/test-utils'
 import { METHOD_KINDS } from '#core/method/methods'
 import { asked } from '#core/plan/planned.fixture'
+import { settingsOf } from '#core/request/setup'
 import { router } from '../../router'
 import { useCook } from '../../stores/cook'
 import { useDraft } from '../../stores/draft'
@@ -52,6 +54,7 @@ describe.each(METHOD_KINDS)('by %s', kind => {
       return
     }
     light.click()
+    await flushPromises()
     const { cook } = useCook()
     expect(cook?.request.method.kind).toBe(kind)
     expect(cook?.planned.pullC).toBeCloseTo(plan.current!.plan.pull.probe, 1)
@@ -82,6 +85,39 @@ describe('the page', () => {
     await answered()
     expect(sheet(page)).not.toContain('no plan')
     expect(useDraft().request.method.settings.ovenC).toBe(110)
+  })
+
+  it('what is pressed before the new plan is there is done with the new one, not with the one still shown', async () => {
+    const page = await opened('/fire/plan/oven-then-sear')
+    const before = usePlan().current!
+    useDraft().turn({ ovenC: 95 })
+    await nextTick()
+    expect(usePlan().current).toBeNull()
+    button(page, 'Light the stove').click()
+    await answered()
+    await flushPromises()
+    const lit = useCook().cook!
+    expect(settingsOf(lit.request)).toMatchObject({ ovenC: 95 })
+    expect(lit.planned.freeS).toBeGreaterThan(1.2 * before.plan.free)
+  })
+
+  it('a place that was left before its plan was there lights nothing, and what cannot be planned is not lit', async () => {
+    const page = await opened('/fire/plan/oven-then-sear')
+    useDraft().turn({ ovenC: 95 })
+    await nextTick()
+    button(page, 'Light the stove').click()
+    page.unmount()
+    await answered()
+    await flushPromises()
+    expect(useCook().cook).toBeNull()
+    const again = await opened('/fire/plan/pan-sear')
+    useDraft().aim({ coreC: 4 })
+    await nextTick()
+    button(again, 'Light the stove').click()
+    await answered()
+    await flushPromises()
+    expect(usePlan().state).toBe('refused')
+    expect(useCook().cook).toBeNull()
   })
 
   it('a turned dial moves the plan; as usual moves it back', async () => {
@@ -134,6 +170,7 @@ describe('a table that wants it several ways', () => {
     await vi.waitFor(() => expect(useTable().shown).not.toBeNull(), { timeout: 20_000 })
     await flushPromises()
     button(page, 'Light the stove').click()
+    await flushPromises()
     const { cooks } = useCook()
     expect(cooks.map(c => c.request.target.coreC)).toEqual([59, 54, 50])
     expect(cooks.map(c => c.service?.called)).toEqual(['medium piece', '2 medium rare pieces', 'rare piece'])

@@ -2,9 +2,10 @@
 /** How do I cook it: the plan by one method, everything that can be set, what comes of it, and the sheet to cook by. */
 import FirstVisit from './FirstVisit.vue'
 import OnSlate from '../../ui/OnSlate.vue'
+import { useLasting } from '../../ui/useLasting'
 import PiecesRow from '../../ui/PiecesRow.vue'
 import { Button as AButton, Collapse as ACollapse, CollapsePanel as ACollapsePanel } from 'ant-design-vue'
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { scaleOf } from '#core/doneness/scale'
 import { pieceName, piecesName, SURFACES } from '#core/meat/piece'
@@ -77,6 +78,8 @@ const piece = computed(() => draft.request.piece)
 const settings = computed(() => settingsOf(draft.request))
 const scale = computed(() => scaleOf(draft.request.target))
 const stale = computed(() => plan.current === null)
+/** Only what is not there at once is shown faint; what is pressed meanwhile is done with the plan that comes. */
+const faint = useLasting(() => stale.value)
 const there = computed(() => (plan.state === 'ready' || plan.state === 'working' ? plan.shown : null))
 
 const lines = computed(() => {
@@ -126,19 +129,18 @@ const withIt = computed(() =>
   pass.mates.filter(m => m.shares && pass.atTheFire !== null && !cook.cooks.some(c => c.service?.piece === m.id))
 )
 const notLit = ref('')
-function light(): void {
-  const of = plan.current
-  if (!of) return
+let left = false
+onBeforeUnmount(() => (left = true))
+async function light(): Promise<void> {
+  const of = await plan.soon()
+  if (!of || held.value || left) return
   notLit.value = ''
   const mine = table.loadsFor(of).map(load => ({ ...load, piece: draft.pieceId }))
-  if (withIt.value.length === 0) begin(of, mine)
-  else
-    table
-      .withMates(mine, withIt.value)
-      .then(loads => begin(of, loads))
-      .catch((error: unknown) => {
-        notLit.value = error instanceof Error ? error.message : 'What goes in the pan with it could not be worked out.'
-      })
+  try {
+    begin(of, withIt.value.length === 0 ? mine : await table.withMates(mine, withIt.value))
+  } catch (error) {
+    notLit.value = error instanceof Error ? error.message : 'What goes in the pan with it could not be worked out.'
+  }
 }
 function begin(of: PlanResult, loads: readonly Lit[]): void {
   const { serviceId: id } = pass
@@ -181,7 +183,7 @@ function nameOf(request: PlanRequest, called: string, whose: string): string {
       <pan-mates class="after" />
 
       <!-- Faded from here: what is drawn is not drawn anew for that. -->
-      <div v-if="plan.shown" class="after" :class="{ stale }">
+      <div v-if="plan.shown" class="after" :class="{ stale: faint }">
         <plan-picture
           :plan="plan.shown.plan"
           :piece="plan.shown.request.piece"
@@ -195,7 +197,7 @@ function nameOf(request: PlanRequest, called: string, whose: string): string {
       <div v-if="plan.shown" class="later">
         <pot-board
           v-if="kind === 'pot'"
-          :class="{ stale }"
+          :class="{ stale: faint }"
           :settings="settings as InPot"
           :room="draft.request.room"
           :plan="plan.shown.plan"
@@ -205,7 +207,7 @@ function nameOf(request: PlanRequest, called: string, whose: string): string {
           <table-board :of="plan.current" />
           <keep-board v-if="bagged && piece.cookedC === undefined" :of="plan.current" />
         </template>
-        <div v-if="carved" :class="{ stale }"><carve-board v-bind="carved" :cut="draft.cut" :guests="dinner.diners ?? 1" /></div>
+        <div v-if="carved" :class="{ stale: faint }"><carve-board v-bind="carved" :cut="draft.cut" :guests="dinner.diners ?? 1" /></div>
         <a-collapse v-model:active-key="unfolded" class="curves" ghost>
           <a-collapse-panel key="curves" header="The curves in full">
             <plan-chart v-if="unfolded.length > 0" :plan="plan.shown.plan" :beside="null" />
@@ -221,7 +223,7 @@ function nameOf(request: PlanRequest, called: string, whose: string): string {
             Call sheet<span class="only-print">: {{ title }}</span>
           </h2>
           <span class="quiet" role="status" aria-live="polite">{{
-            plan.state === 'working' ? 'working it out…' : plan.state === 'ready' ? '' : 'no plan'
+            plan.state === 'working' ? (faint ? 'working it out…' : '') : plan.state === 'ready' ? '' : 'no plan'
           }}</span>
         </div>
         <p v-if="plan.state === 'wrong input'" class="refused" role="alert">
@@ -230,14 +232,18 @@ function nameOf(request: PlanRequest, called: string, whose: string): string {
         <p v-else-if="plan.refused" class="refused" role="alert">
           {{ units.say(plan.refused.refused) }} <router-link to="/fire/methods">See every way to cook it</router-link>
         </p>
-        <sheet-lines v-if="there" :lines="lines" :stale="stale" />
-        <p v-for="s in said" :key="s" class="remark" :class="{ stale }">{{ s }}</p>
+        <sheet-lines v-if="there" :lines="lines" :stale="stale" :faint="faint" />
+        <p v-for="s in said" :key="s" class="remark" :class="{ stale: faint }">{{ s }}</p>
         <p v-if="notLit" class="refused" role="alert">{{ units.say(notLit) }}</p>
         <safety-gate :dangers="plan.current ? dangers : []" :agreed="agreed" @agree="agree" @safer="coreC => draft.aim({ coreC })" />
-        <a-button class="go" :disabled="plan.state !== 'ready' || held || table.working" block @click="light">{{
-          cook.underWay ? 'Light the stove for this one too' : 'Light the stove'
-        }}</a-button>
-        <plan-out :of="there" :title="title" :stale="stale" :lines="lines" :cautions="cautions" :held="held" />
+        <a-button
+          class="go"
+          :disabled="!(plan.state === 'ready' || (plan.state === 'working' && !faint)) || held || table.working"
+          block
+          @click="light"
+          >{{ cook.underWay ? 'Light the stove for this one too' : 'Light the stove' }}</a-button
+        >
+        <plan-out :of="there" :title="title" :faint="faint" :lines="lines" :cautions="cautions" :held="held" />
         <p class="rehearse"><router-link to="/rehearse">Rehearse it first</router-link>, on a piece that costs nothing.</p>
         <safety-lines v-if="plan.shown" :plan="plan.shown.plan" />
         <p v-for="c in cautions" :key="c.id" class="remark">{{ units.say(c.text) }}</p>

@@ -4,7 +4,13 @@ import { Button as AButton } from 'ant-design-vue'
 import { ref } from 'vue'
 import type { CallLine } from '#core/words/callSheet'
 
-defineProps<{ lines: readonly CallLine[]; stale: boolean }>()
+defineProps<{
+  lines: readonly CallLine[]
+  /** A newer one is being worked out. */
+  stale: boolean
+  /** And it is worth showing that. */
+  faint: boolean
+}>()
 /** On a phone the figures come first. */
 const narrow = window.matchMedia('(max-width: 760px)').matches
 const open = ref<ReadonlySet<string>>(new Set(narrow ? [] : ['pull', 'after']))
@@ -17,7 +23,7 @@ function toggle(id: string): void {
 </script>
 
 <template>
-  <ul class="sheet" :class="{ stale }" :aria-busy="stale">
+  <ul class="sheet" :class="{ stale: faint }" :aria-busy="stale">
     <li
       v-for="l in lines"
       :key="l.id"
