@@ -20,8 +20,7 @@ import { plan as planFor } from '#core/usecase/plan'
 /** s between two readings, and from which share of the planned time on. */
 const READ_EVERY = 180
 const READ_FROM = 0.5
-/** s that a thermometer is behind, and K by which one is off from the other; common practice, no source. */
-export const LAG = 4
+/** K by which one thermometer is off from the other; common practice, no source. */
 export const OFFSET_SD = 0.3
 
 export interface HiddenCook {
@@ -70,7 +69,7 @@ export function hiddenCook(kind: MethodKind, seed: number): HiddenCook | null {
   for (let now = READ_FROM * plan.pull.time; now < pull.time; now += READ_EVERY) {
     const past = asPlanned({ marks, pull }, now)
     const { history } = truly(truth, past)
-    const shown = valueAt(history.time, history.probe, Math.max(0, now - LAG)) + offset + READING_SD * random.normal()
+    const shown = valueAt(history.time, history.probe, now) + offset + READING_SD * random.normal()
     readings.push({ time: now, celsius: shown })
     const happened = { past, off: false, again: false }
     const found = forecast({ request, freeS: plan.free, happened, readings, byLastReading: happened, restingS: 0 })

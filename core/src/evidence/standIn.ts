@@ -14,7 +14,7 @@ import type { Tip } from '#core/session/probes'
 import { happenedUntil, progressOf } from '#core/session/progress'
 import { fireLitAt, fireOf } from '#core/rehearsal/coldFire'
 import { emptyPanC, truly } from '#core/rehearsal/truth'
-import { LAG, OFFSET_SD } from './hiddenCooks'
+import { OFFSET_SD } from './hiddenCooks'
 
 /** K from one word to the next: what a tip in wet meat and its converter make of a steady core; and air, which an element and a draught stir. */
 const NOISE_SD = { middle: 0.15, air: 1.5 } as const satisfies Record<Tip, number>
@@ -30,15 +30,15 @@ export function standInProbe(
   const { method, setup, targetC: target } = setupOf(request)
   const truth = { method, setup: withUnknowns(setup, drawUnknowns(random)), target }
   const offset = OFFSET_SD * random.normal()
-  const ran = (events: CookRecord['events'], now: number, lag: number) => {
+  const ran = (events: CookRecord['events'], now: number) => {
     const { laidAt } = progressOf(events)
     const { past } = happenedUntil(events, now)
     if (laidAt === null || past.length === 0) return null
-    const elapsed = Math.max(0, (now - laidAt) / 1000 - lag)
+    const elapsed = Math.max(0, (now - laidAt) / 1000)
     return { elapsed, history: truly(truth, past, { atLeast: elapsed }).history }
   }
   const inMeat: Shows = (events, now) => {
-    const life = ran(events, now, LAG)
+    const life = ran(events, now)
     return life ? valueAt(life.history.time, life.history.probe, life.elapsed) : truth.setup.piece.startC
   }
   const roomC = setup.room.temperatureC
@@ -51,7 +51,7 @@ export function standInProbe(
       const setC = ovenC ?? bathC ?? lidC ?? grateC ?? roomC
       return lit === null || lit > now ? roomC : fire.after(setC, (now - lit) / 1000) + heldOver(truth.setup)
     }
-    const life = ran(events, now, 0)
+    const life = ran(events, now)
     const plates = life?.history.plate.map(C => C ?? roomC)
     if (life && plates) return valueAt(life.history.time, plates, life.elapsed)
     const lit = progressOf(events).lits.at(-1)

@@ -8,7 +8,7 @@ export interface History {
   readonly time: readonly number[]
   /** °C: the thermal centre; the middle of the first and second face and of the side, where there are such; mean by volume; the pan or pot in use. */
   readonly core: readonly number[]
-  /** What a well-placed probe shows, °C: it stands near the coldest point, not in it. */
+  /** What a well-placed probe shows, °C: it stands near the coldest point, not in it, and is a few seconds behind. */
   readonly probe: readonly number[]
   readonly first: readonly (number | null)[]
   readonly second: readonly (number | null)[]

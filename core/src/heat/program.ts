@@ -3,6 +3,7 @@
  * and what either face is turned to. Knows no cooking, only faces and time.
  */
 import { Body, type BodyStart } from './body'
+import { ProbeTip } from './probeTip'
 import { CONSTANTS, type Constants } from './constants'
 import { lumpOf, type Faces } from './faces'
 import type { Grid } from './grid'
@@ -108,6 +109,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
       body.step(step, stage.faces, lumps, stage.burners ?? NO_BURNERS, subject.amount ?? 1)
       count += 1
       time = stop - time - step < SCRAP ? stop : time + step
+      recorder.follow(step)
       const core = body.centre.core
       const doneness = body.centre.doneness
       if (doneness > peak.core) peak = { time, core: doneness }
@@ -152,6 +154,7 @@ class Recorder {
   }
   readonly fields: Field[] = []
   private readonly mass: number
+  private readonly tip: ProbeTip
   private touched: number | null = null
   private nextEntry = 0
   private nextField = 0
@@ -162,6 +165,12 @@ class Recorder {
     private readonly recording: Recording
   ) {
     this.mass = body.mass
+    this.tip = new ProbeTip(body.centre.atTip)
+  }
+
+  /** The tip of a probe that is in it all the while. Where only ends are kept it has nothing to be behind. */
+  follow(step: number): void {
+    if (this.recording.every < Infinity) this.tip.follow(this.body.centre.atTip, step)
   }
 
   /** The lump whose temperature is worth keeping: the one that a face touches, or else the first. */
@@ -180,7 +189,7 @@ class Recorder {
       if (history.time[history.time.length - 1] !== time) {
         history.time.push(time)
         history.core.push(body.centre.core)
-        history.probe.push(body.centre.probe)
+        history.probe.push(this.recording.every < Infinity ? this.tip.shows : body.centre.atTip)
         history.first.push(middleOf(body.first, 0))
         history.second.push(middleOf(body.second, 0))
         history.side.push(middleOf(body.side, body.grid.mirrored ? body.side.length - 1 : body.side.length >> 1))

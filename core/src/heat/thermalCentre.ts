@@ -99,8 +99,8 @@ export class ThermalCentre {
     this.outward = this.offAxis > 0 ? Math.max(0, temperature[layers + layer[coldest]] - temperature[layer[coldest]]) : 0
   }
 
-  /** What a probe put there shows: the mean of where its tip may be. The points end a quarter of the way in; a thin piece's probe cannot be further off than that. */
-  get probe(): number {
+  /** What the tip of a probe put there stands in: the mean of where it may be. The points end a quarter of the way in; a thin piece's probe cannot be further off than that. */
+  get atTip(): number {
     const { now, coldest, within } = this
     const first = Math.max(0, coldest - within)
     const last = Math.min(now.length - 1, coldest + within)

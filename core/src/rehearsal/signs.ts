@@ -5,6 +5,7 @@
  */
 import { geometryOf, type CutGeometry } from '#core/doneness/section'
 import { fieldAt, valueAt, type Field } from '#core/heat/history'
+import { PROBE_BEHIND_S } from '#core/heat/probeTip'
 import { PAN_SIGNS } from '#core/kit/pan'
 import { Randomness } from '#core/numerics/random'
 import type { Method, Phase, Resting } from '#core/method/method'
@@ -167,13 +168,17 @@ export interface Probed {
   readonly trueC: number
 }
 
-/** Of one and the same moment it is one and the same reading. @param at s since it was laid in */
-export function probedAt({ seed }: Truth, { run: { history, fields, body } }: Lived, at: number): Probed {
+/** Of one and the same moment it is one and the same reading, a few seconds behind. @param now s since it was laid in */
+export function probedAt({ seed }: Truth, { run: { history, fields, body } }: Lived, now: number): Probed {
+  const at = Math.max(0, now - PROBE_BEHIND_S)
   const random = new Randomness(seed + 7919 * (1 + Math.floor(at)))
   const offMm = Math.abs(TIP_OFF_MM * random.normal())
-  const trueC = valueAt(history.time, history.core, at)
+  const trueC = valueAt(history.time, history.core, now)
   const over = hotterOff(fieldAt(fields, at), geometryOf(body.grid), offMm)
-  const shownC = Math.max(READING_LIMITS[0], Math.min(READING_LIMITS[1], trueC + over + NOISE_SD * random.normal()))
+  const shownC = Math.max(
+    READING_LIMITS[0],
+    Math.min(READING_LIMITS[1], valueAt(history.time, history.core, at) + over + NOISE_SD * random.normal())
+  )
   return { shownC: Math.round(10 * shownC) / 10, offMm, trueC }
 }
 
