@@ -1,14 +1,8 @@
 /** Dinners that begin a day before, share an oven or a grill with what stands beside them, or have a guest who eats no meat; each to the Book. */
 import { expect, test, type Page } from '@playwright/test'
-import { App } from './app'
 import { pick, typeMoment } from './controls'
+import { atDeskAndOnPhone } from './devices'
 import { cookUntil, measured, planned, tiles, untilDue, workedOut } from './kitchen'
-
-let app: App
-test.beforeAll(async () => {
-  app = await App.start()
-})
-test.afterAll(() => app.stop())
 
 const calls = (page: Page) => page.getByRole('complementary', { name: 'Calls' }).getByRole('listitem')
 /** On the ticket, with what stands beside it, laid out and nothing in its way. */
@@ -33,96 +27,98 @@ async function toTheBook(page: Page, name: RegExp): Promise<void> {
   await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
 }
 
-test('poached in a pot tonight, sliced cold tomorrow at half past twelve: iced, chilled, called by its day', async ({ page }) => {
-  await page.clock.install({ time: new Date('2026-11-27T17:30:00') })
-  await measured(page, app.url, { cutId: 'eye-of-round', form: 'roast', thicknessMm: 62, widthMm: 66, lengthMm: 120, weightG: 460 })
-  await planned(page, `${app.url}/fire/plan/pot`)
-  await page.getByRole('button', { name: 'Plan all of it to be sliced cold' }).click({ timeout: 20_000 })
-  await expect(page.getByText('Then in the fridge', { exact: true }).first()).toBeVisible()
-  await expect(page.getByText(/its middle is at 5\s°C after/)).toBeVisible({ timeout: 20_000 })
-  await workedOut(page)
-  await onThePass(page, [/^Green salad/, /^Horseradish cream/])
-  await typeMoment(page.getByLabel('On the table at'), '28 Nov 2026 12:30')
-  await expect(calls(page).filter({ hasText: 'Slice it cold and thin' })).toContainText(/12:2\d/, { timeout: 20_000 })
-  await expect(calls(page).filter({ hasText: 'Seared all round' })).toContainText('Fri 27 Nov')
-  await expect(calls(page).filter({ hasText: 'Dress the salad' })).not.toContainText('Fri')
-  await lit(page)
-  await cookUntil(page, /into the fridge in$/, 12)
-  await expect(page.getByText(/In ice and water until then/)).toBeVisible()
-  await cookUntil(page, /^Slice it cold/, 2)
-  await untilDue(page)
-  await page.getByRole('button', { name: /^Sliced/ }).click()
-  await toTheBook(page, /^Eye of round/)
-})
+atDeskAndOnPhone(app => {
+  test('poached in a pot tonight, sliced cold tomorrow at half past twelve: iced, chilled, called by its day', async ({ page }) => {
+    await page.clock.install({ time: new Date('2026-11-27T17:30:00') })
+    await measured(page, app().url, { cutId: 'eye-of-round', form: 'roast', thicknessMm: 62, widthMm: 66, lengthMm: 120, weightG: 460 })
+    await planned(page, `${app().url}/fire/plan/pot`)
+    await page.getByRole('button', { name: 'Plan all of it to be sliced cold' }).click({ timeout: 20_000 })
+    await expect(page.getByText('Then in the fridge', { exact: true }).first()).toBeVisible()
+    await expect(page.getByText(/its middle is at 5\s°C after/)).toBeVisible({ timeout: 20_000 })
+    await workedOut(page)
+    await onThePass(page, [/^Green salad/, /^Horseradish cream/])
+    await typeMoment(page.getByLabel('On the table at'), '28 Nov 2026 12:30')
+    await expect(calls(page).filter({ hasText: 'Slice it cold and thin' })).toContainText(/12:2\d/, { timeout: 20_000 })
+    await expect(calls(page).filter({ hasText: 'Seared all round' })).toContainText('Fri 27 Nov')
+    await expect(calls(page).filter({ hasText: 'Dress the salad' })).not.toContainText('Fri')
+    await lit(page)
+    await cookUntil(page, /into the fridge in$/, 12)
+    await expect(page.getByText(/In ice and water until then/)).toBeVisible()
+    await cookUntil(page, /^Slice it cold/, 2)
+    await untilDue(page)
+    await page.getByRole('button', { name: /^Sliced/ }).click()
+    await toTheBook(page, /^Eye of round/)
+  })
 
-test('a fillet in pastry: seared, cooled, pasted, wrapped, washed, looked at, carved; with its paste and beans', async ({ page }) => {
-  await page.clock.install({ time: new Date('2026-11-27T15:00:00') })
-  await measured(page, app.url, { cutId: 'chateaubriand', form: 'roast', thicknessMm: 68, widthMm: 72, lengthMm: 170, weightG: 720 })
-  await planned(page, `${app.url}/fire/plan/in-pastry`)
-  await onThePass(page, [/^Mushroom paste/, /^Green beans/])
-  const whats = await calls(page).locator('.what').allInnerTexts()
-  const order = ['Sear it on all sides', 'Cool it on a rack', 'Spread the mushroom paste', 'Wrap it in cold pastry', 'Brush it with egg']
-  const at = order.map(o => whats.findIndex(w => w.startsWith(o)))
-  expect(at.every(i => i >= 0)).toBe(true)
-  expect([...at].sort((a, b) => a - b)).toEqual(at)
-  await lit(page)
-  const called = await cookUntil(page, /carved$/, 20)
-  expect(called[0]).toMatch(/oven/i)
-  expect(called.some(c => /^Carve/.test(c))).toBe(true)
-  await toTheBook(page, /pastry|^Ch/i)
-})
+  test('a fillet in pastry: seared, cooled, pasted, wrapped, washed, looked at, carved; with its paste and beans', async ({ page }) => {
+    await page.clock.install({ time: new Date('2026-11-27T15:00:00') })
+    await measured(page, app().url, { cutId: 'chateaubriand', form: 'roast', thicknessMm: 68, widthMm: 72, lengthMm: 170, weightG: 720 })
+    await planned(page, `${app().url}/fire/plan/in-pastry`)
+    await onThePass(page, [/^Mushroom paste/, /^Green beans/])
+    const whats = await calls(page).locator('.what').allInnerTexts()
+    const order = ['Sear it on all sides', 'Cool it on a rack', 'Spread the mushroom paste', 'Wrap it in cold pastry', 'Brush it with egg']
+    const at = order.map(o => whats.findIndex(w => w.startsWith(o)))
+    expect(at.every(i => i >= 0)).toBe(true)
+    expect([...at].sort((a, b) => a - b)).toEqual(at)
+    await lit(page)
+    const called = await cookUntil(page, /carved$/, 20)
+    expect(called[0]).toMatch(/oven/i)
+    expect(called.some(c => /^Carve/.test(c))).toBe(true)
+    await toTheBook(page, /pastry|^Ch/i)
+  })
 
-test('thick steaks and a braise in one oven at one heat, with chips fried twice, and two cooks who are called by name', async ({
-  page
-}) => {
-  await page.clock.install({ time: new Date('2026-11-27T14:00:00') })
-  await measured(page, app.url, { cutId: 'ribeye', count: 2, thicknessMm: 48, weightG: 520, lengthMm: 150, widthMm: 95 })
-  await planned(page, `${app.url}/fire/plan/sear-then-oven`)
-  await page.getByLabel('Oven', { exact: true }).fill('155')
-  await page.getByLabel('Oven', { exact: true }).press('Enter')
-  await workedOut(page)
-  await page.getByRole('button', { name: 'On the pass' }).click()
-  await page.getByLabel('Cooking', { exact: true }).fill('2')
-  await page.getByLabel('By name').fill('Ines, Per')
-  await page.getByLabel('By name').press('Enter')
-  await page.getByRole('link', { name: 'Fire', exact: true }).click()
-  await workedOut(page)
-  await onThePass(page, [/^A small braise/, /^Chips fried twice/])
-  // One setting of the oven does for both.
-  await expect(calls(page).filter({ hasText: /(Set|Turn) the oven to/ })).toHaveCount(1)
-  await expect(calls(page).filter({ hasText: 'Braise in the oven without its lid' })).toHaveCount(1)
-  await expect(calls(page).filter({ hasText: 'Fry the chips crisp' }).first()).toBeVisible()
-  for (const cook of ['Ines', 'Per']) await expect(calls(page).filter({ hasText: cook }).first()).toBeVisible()
-  await lit(page)
-  await expect(
-    tiles(page)
-      .first()
-      .or(page.getByRole('heading', { level: 1 }))
-  ).toBeVisible()
-  await cookUntil(page, /carved$/, 90)
-  await toTheBook(page, /Ribeye/i)
-})
+  test('thick steaks and a braise in one oven at one heat, with chips fried twice, and two cooks who are called by name', async ({
+    page
+  }) => {
+    await page.clock.install({ time: new Date('2026-11-27T14:00:00') })
+    await measured(page, app().url, { cutId: 'ribeye', count: 2, thicknessMm: 48, weightG: 520, lengthMm: 150, widthMm: 95 })
+    await planned(page, `${app().url}/fire/plan/sear-then-oven`)
+    await page.getByLabel('Oven', { exact: true }).fill('155')
+    await page.getByLabel('Oven', { exact: true }).press('Enter')
+    await workedOut(page)
+    await page.getByRole('button', { name: 'On the pass' }).click()
+    await page.getByLabel('Cooking', { exact: true }).fill('2')
+    await page.getByLabel('By name').fill('Ines, Per')
+    await page.getByLabel('By name').press('Enter')
+    await page.getByRole('link', { name: 'Fire', exact: true }).click()
+    await workedOut(page)
+    await onThePass(page, [/^A small braise/, /^Chips fried twice/])
+    // One setting of the oven does for both.
+    await expect(calls(page).filter({ hasText: /(Set|Turn) the oven to/ })).toHaveCount(1)
+    await expect(calls(page).filter({ hasText: 'Braise in the oven without its lid' })).toHaveCount(1)
+    await expect(calls(page).filter({ hasText: 'Fry the chips crisp' }).first()).toBeVisible()
+    for (const cook of ['Ines', 'Per']) await expect(calls(page).filter({ hasText: cook }).first()).toBeVisible()
+    await lit(page)
+    await expect(
+      tiles(page)
+        .first()
+        .or(page.getByRole('heading', { level: 1 }))
+    ).toBeVisible()
+    await cookUntil(page, /carved$/, 90)
+    await toTheBook(page, /Ribeye/i)
+  })
 
-test('a whole muscle over two zones, vegetables on the bars before it, and a guest who eats no meat', async ({ page }) => {
-  await page.clock.install({ time: new Date('2026-11-27T15:00:00') })
-  await measured(page, app.url, { cutId: 'tri-tip', form: 'roast', thicknessMm: 58, widthMm: 120, lengthMm: 220, weightG: 1150 })
-  await planned(page, `${app.url}/fire/plan/two-zone-grill`)
-  await onThePass(page, [/^Vegetables from the grill/, /^Cauliflower steaks/, /^Raw herb/])
-  const forOne = page.getByLabel('Guests who eat Cauliflower steaks from the grill, for who eats no meat')
-  await forOne.fill('1')
-  await expect(page.getByText(/^280\sg cauliflower/)).toBeVisible()
-  await expect(page.locator('.calls')).toHaveAttribute('aria-busy', 'false', { timeout: 20_000 })
-  await expect(page.locator('.conflicts')).toHaveCount(0)
-  const whats = await calls(page).locator('.what').allInnerTexts()
-  const first = (says: RegExp): number => whats.findIndex(w => says.test(w))
-  // Clean bars for who eats no meat; the others' vegetables before it or in its rest.
-  const [over, off] = [first(/^Rolled over the coals/), first(/^Out at/)]
-  expect(first(/^Cauliflower onto clean bars/)).toBeGreaterThanOrEqual(0)
-  expect(first(/^Cauliflower onto clean bars/)).toBeLessThan(over)
-  const others = first(/^Vegetables onto the bars/)
-  expect(others < over || others > off).toBe(true)
-  await lit(page)
-  const called = await cookUntil(page, /carved$/, 90)
-  expect(called.some(c => /coals/.test(c))).toBe(true)
-  await toTheBook(page, /Tri-tip/i)
+  test('a whole muscle over two zones, vegetables on the bars before it, and a guest who eats no meat', async ({ page }) => {
+    await page.clock.install({ time: new Date('2026-11-27T15:00:00') })
+    await measured(page, app().url, { cutId: 'tri-tip', form: 'roast', thicknessMm: 58, widthMm: 120, lengthMm: 220, weightG: 1150 })
+    await planned(page, `${app().url}/fire/plan/two-zone-grill`)
+    await onThePass(page, [/^Vegetables from the grill/, /^Cauliflower steaks/, /^Raw herb/])
+    const forOne = page.getByLabel('Guests who eat Cauliflower steaks from the grill, for who eats no meat')
+    await forOne.fill('1')
+    await expect(page.getByText(/^280\sg cauliflower/)).toBeVisible()
+    await expect(page.locator('.calls')).toHaveAttribute('aria-busy', 'false', { timeout: 20_000 })
+    await expect(page.locator('.conflicts')).toHaveCount(0)
+    const whats = await calls(page).locator('.what').allInnerTexts()
+    const first = (says: RegExp): number => whats.findIndex(w => says.test(w))
+    // Clean bars for who eats no meat; the others' vegetables before it or in its rest.
+    const [over, off] = [first(/^Rolled over the coals/), first(/^Out at/)]
+    expect(first(/^Cauliflower onto clean bars/)).toBeGreaterThanOrEqual(0)
+    expect(first(/^Cauliflower onto clean bars/)).toBeLessThan(over)
+    const others = first(/^Vegetables onto the bars/)
+    expect(others < over || others > off).toBe(true)
+    await lit(page)
+    const called = await cookUntil(page, /carved$/, 90)
+    expect(called.some(c => /coals/.test(c))).toBe(true)
+    await toTheBook(page, /Tri-tip/i)
+  })
 })
