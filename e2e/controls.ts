@@ -4,7 +4,7 @@ import type { Locator, Page } from '@playwright/test'
 /** Opens a list and picks what says so. */
 export async function pick(list: Locator, says: string | RegExp): Promise<void> {
   await list.locator('xpath=ancestor::div[contains(@class, "ant-select-selector")]').click()
-  const open = list.page().locator('.ant-select-dropdown:not(.ant-select-dropdown-hidden)')
+  const open = list.page().locator('.ant-select-dropdown:visible')
   await open.locator('.ant-select-item-option').filter({ hasText: says }).first().click()
 }
 

@@ -3,18 +3,30 @@ import { expect, test } from '@playwright/test'
 import { App } from './app'
 import { pick } from './controls'
 import { atDeskAndOnPhone } from './devices'
-import { bought, cookUntil, measured, planned, tiles, visit, workedOut } from './kitchen'
+import { bought, cookedBy, cookUntil, measured, planned, tiles, visit, workedOut } from './kitchen'
+
+const WISHES = [
+  ['Ines', 'rare'],
+  ['Otto', 'medium rare'],
+  ['Per', 'medium rare'],
+  ['Quin', 'medium']
+] as const
 
 atDeskAndOnPhone(app => {
   test('four steaks to three donenesses: each goes in and comes off at its own, and all stand in the book', async ({ page }) => {
     await page.clock.install()
-    await measured(page, app().url, { count: 4, thicknessMm: 26, weightG: 210, lengthMm: 120, widthMm: 75 }, [
-      { id: 'guest-1', name: 'Ines', targetC: 50 },
-      { id: 'guest-2', name: 'Otto', targetC: 54 },
-      { id: 'guest-3', name: 'Per', targetC: 54 },
-      { id: 'guest-4', name: 'Quin', targetC: 59 }
-    ])
-    await planned(page, `${app().url}/fire/plan/pan-sear`)
+    await visit(page, `${app().url}/counter`)
+    await bought(page, 'strip', { Thickness: 26, 'Weight of one': 210, Length: 120, Width: 75, 'How many': 4 })
+    await page.getByRole('link', { name: 'Doneness and guests' }).click()
+    const table = page.getByRole('complementary', { name: 'At the table' })
+    for (const [i, [name, word]] of WISHES.entries()) {
+      await table.getByRole('button', { name: 'Seat a guest' }).click()
+      await table.getByLabel(`Name of guest ${i + 1}`).fill(name)
+      await pick(table.getByLabel('wants it').nth(i), new RegExp(`^${word} \\d`))
+    }
+    await page.getByRole('link', { name: 'The plan' }).click()
+    await workedOut(page)
+    await cookedBy(page, /^Pan/i)
     await pick(page.getByLabel('Turn', { exact: true }), 'once')
     await expect(page.getByText(/All are carved together/)).toHaveCount(3, { timeout: 20_000 })
     await page.getByRole('button', { name: 'On the pass' }).click()
@@ -50,12 +62,12 @@ atDeskAndOnPhone(app => {
   }) => {
     await page.clock.install({ time: new Date('2026-11-27T15:00:00') })
     await visit(page, `${app().url}/counter`)
-    await bought(page, 'onglet', 24)
+    await bought(page, 'onglet', { Thickness: 24, 'How many': 1 })
     await page.getByRole('button', { name: 'On the pass' }).click()
     await pick(page.getByLabel('A side or a sauce'), /^Oven chips/)
     await page.getByRole('link', { name: 'Fire', exact: true }).click()
     await page.getByRole('button', { name: 'Another piece' }).click()
-    await bought(page, 'flat iron', 30)
+    await bought(page, 'flat iron', { Thickness: 30, 'How many': 1 })
     await page.getByRole('button', { name: 'Put it on the ticket' }).click()
     const apart = page.getByRole('button', { name: /^Cook this at/ })
     const together = page.getByText(/In one pan with the hanger steak/)
@@ -83,24 +95,32 @@ atDeskAndOnPhone(app => {
     const called = await cookUntil(page, /carved$/, 60)
     const off = called.filter(c => /off the heat/i.test(c))
     expect(new Set(off.map(c => c.replace(/ off the heat.*/, '')))).toEqual(new Set(['Take the hanger steak', 'Take the flat iron']))
+    await page.getByRole('button', { name: 'To the book' }).click()
+    await expect(page.getByRole('heading', { level: 1, name: /^(Hanger|Flat iron)/ })).toBeVisible()
   })
 
   test('twenty-four steaks over one kettle go in batches, and the last is carved', async ({ page }) => {
     await page.clock.install({ time: new Date('2026-11-27T15:00:00') })
-    await measured(page, app().url, { cutId: 'flat-iron', count: 24, thicknessMm: 24, weightG: 240, lengthMm: 150, widthMm: 75 })
-    await planned(page, `${app().url}/fire/plan/grill`)
+    await visit(page, `${app().url}/counter`)
+    await page.getByLabel('Guests').fill('24')
+    await page.getByLabel('Guests').press('Enter')
+    await bought(page, 'flat iron', { Thickness: 24, 'Weight of one': 240, Length: 150, Width: 75 })
+    await cookedBy(page, /^Grill/i)
     await expect(page.getByText(/All 24 do not fit over the fire at once: \d batches of/)).toBeVisible()
     await page.getByRole('button', { name: 'Light the stove' }).click()
     const batches = await tiles(page).count()
     expect(batches).toBeGreaterThan(1)
     const called = await cookUntil(page, /carved$/, 90)
     expect(called.some(c => /first batch/i.test(c))).toBe(true)
+    await page.getByRole('button', { name: 'To the book' }).click()
+    await expect(page.getByRole('heading', { level: 1, name: /^Flat iron/ })).toBeVisible()
   })
 
   test('a fillet roast for eight whose guests are twenty minutes late is kept warm, and carved no further done', async ({ page }) => {
     await page.clock.install({ time: new Date('2026-11-27T17:00:00') })
-    await measured(page, app().url, { cutId: 'fillet', form: 'roast', thicknessMm: 75, widthMm: 80, lengthMm: 330, weightG: 1600 })
-    await planned(page, `${app().url}/fire/plan/roast`)
+    await visit(page, `${app().url}/counter`)
+    await bought(page, 'whole fillet', { Thickness: 75, 'Weight of one': 1600, Length: 330, Width: 80 })
+    await cookedBy(page, /^Roast/i)
     await page.getByRole('button', { name: 'Light the stove' }).click()
     await cookUntil(page, /^Carve/, 20)
     /** When it is called to be carved, s. */
@@ -121,7 +141,7 @@ atDeskAndOnPhone(app => {
     expect(await carvedAt()).toBeGreaterThan(before + 19 * 60)
     await cookUntil(page, /carved$/, 20)
     await page.getByRole('button', { name: 'To the book' }).click()
-    await expect(page.getByRole('heading', { level: 1, name: /^Fillet/ })).toBeVisible()
+    await expect(page.getByRole('heading', { level: 1, name: /fillet/i })).toBeVisible()
     await expect(page.locator('.log')).toContainText(/20\smin later, kept warm/)
     await expect(page.locator('.log')).toContainText(/Kept under foil in an oven at 60/)
   })

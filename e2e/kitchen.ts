@@ -1,6 +1,7 @@
 /** A cook in the kitchen of a test: a piece measured, planned and cooked by what is called. */
 import { expect, type Locator, type Page } from '@playwright/test'
 import type { Piece } from '#core/meat/piece'
+import { pick } from './controls'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import type { Guest } from '#core/request/request'
 
@@ -67,13 +68,21 @@ export async function cookUntil(page: Page, wanted: RegExp, most = 40): Promise<
   throw new Error(`Never came to ${String(wanted)}: ${called.join(' | ')}`)
 }
 
-/** A cut found, bought and on the bench, so thick and so many. */
-export async function bought(page: Page, search: string, thicknessMm: number, count = 1): Promise<void> {
+/** What is typed on the bench, mm and g, each under its own label. */
+type Measures = Partial<Record<'Thickness' | 'Weight of one' | 'Length' | 'Width' | 'How many', number>>
+/** A cut found at the counter, bought, measured on the bench. */
+export async function bought(page: Page, search: string, measures: Measures): Promise<void> {
   await page.getByLabel('Search cuts by any name').fill(search)
   await page.getByRole('button', { name: 'Take it to the bench' }).click()
-  await page.getByLabel('Thickness', { exact: true }).fill(String(thicknessMm))
-  await page.getByLabel('How many', { exact: true }).fill(String(count))
-  await page.getByLabel('How many', { exact: true }).press('Enter')
+  for (const [label, value] of Object.entries(measures)) {
+    await page.getByLabel(label, { exact: true }).fill(String(value))
+    await page.getByLabel(label, { exact: true }).press('Enter')
+  }
   await page.getByRole('button', { name: 'To the fire' }).click()
+  await workedOut(page)
+}
+/** Another way to cook it, chosen at the head of its plan. */
+export async function cookedBy(page: Page, way: RegExp): Promise<void> {
+  await pick(page.getByLabel('Cooked by'), way)
   await workedOut(page)
 }

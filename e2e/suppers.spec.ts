@@ -2,7 +2,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { pick, typeMoment } from './controls'
 import { atDeskAndOnPhone } from './devices'
-import { cookUntil, measured, planned, tiles, untilDue, workedOut } from './kitchen'
+import { bought, cookedBy, cookUntil, tiles, untilDue, visit, workedOut } from './kitchen'
 
 const calls = (page: Page) => page.getByRole('complementary', { name: 'Calls' }).getByRole('listitem')
 /** On the ticket, with what stands beside it, laid out and nothing in its way. */
@@ -30,8 +30,9 @@ async function toTheBook(page: Page, name: RegExp): Promise<void> {
 atDeskAndOnPhone(app => {
   test('poached in a pot tonight, sliced cold tomorrow at half past twelve: iced, chilled, called by its day', async ({ page }) => {
     await page.clock.install({ time: new Date('2026-11-27T17:30:00') })
-    await measured(page, app().url, { cutId: 'eye-of-round', form: 'roast', thicknessMm: 62, widthMm: 66, lengthMm: 120, weightG: 460 })
-    await planned(page, `${app().url}/fire/plan/pot`)
+    await visit(page, `${app().url}/counter`)
+    await bought(page, 'eye of round', { Thickness: 62, 'Weight of one': 460, Length: 120, Width: 66 })
+    await cookedBy(page, /^Pot/)
     await page.getByRole('button', { name: 'Plan all of it to be sliced cold' }).click({ timeout: 20_000 })
     await expect(page.getByText('Then in the fridge', { exact: true }).first()).toBeVisible()
     await expect(page.getByText(/its middle is at 5\s°C after/)).toBeVisible({ timeout: 20_000 })
@@ -52,8 +53,9 @@ atDeskAndOnPhone(app => {
 
   test('a fillet in pastry: seared, cooled, pasted, wrapped, washed, looked at, carved; with its paste and beans', async ({ page }) => {
     await page.clock.install({ time: new Date('2026-11-27T15:00:00') })
-    await measured(page, app().url, { cutId: 'chateaubriand', form: 'roast', thicknessMm: 68, widthMm: 72, lengthMm: 170, weightG: 720 })
-    await planned(page, `${app().url}/fire/plan/in-pastry`)
+    await visit(page, `${app().url}/counter`)
+    await bought(page, 'chateaubriand', { Thickness: 68, 'Weight of one': 720, Length: 170, Width: 72 })
+    await cookedBy(page, /pastry/i)
     await onThePass(page, [/^Mushroom paste/, /^Green beans/])
     const whats = await calls(page).locator('.what').allInnerTexts()
     const order = ['Sear it on all sides', 'Cool it on a rack', 'Spread the mushroom paste', 'Wrap it in cold pastry', 'Brush it with egg']
@@ -71,8 +73,9 @@ atDeskAndOnPhone(app => {
     page
   }) => {
     await page.clock.install({ time: new Date('2026-11-27T14:00:00') })
-    await measured(page, app().url, { cutId: 'ribeye', count: 2, thicknessMm: 48, weightG: 520, lengthMm: 150, widthMm: 95 })
-    await planned(page, `${app().url}/fire/plan/sear-then-oven`)
+    await visit(page, `${app().url}/counter`)
+    await bought(page, 'ribeye', { Thickness: 48, 'Weight of one': 520, Length: 150, Width: 95, 'How many': 2 })
+    await cookedBy(page, /^Sear(ed)?,? then (the )?oven/i)
     await page.getByLabel('Oven', { exact: true }).fill('155')
     await page.getByLabel('Oven', { exact: true }).press('Enter')
     await workedOut(page)
@@ -100,8 +103,9 @@ atDeskAndOnPhone(app => {
 
   test('a whole muscle over two zones, vegetables on the bars before it, and a guest who eats no meat', async ({ page }) => {
     await page.clock.install({ time: new Date('2026-11-27T15:00:00') })
-    await measured(page, app().url, { cutId: 'tri-tip', form: 'roast', thicknessMm: 58, widthMm: 120, lengthMm: 220, weightG: 1150 })
-    await planned(page, `${app().url}/fire/plan/two-zone-grill`)
+    await visit(page, `${app().url}/counter`)
+    await bought(page, 'tri-tip', { Thickness: 58, 'Weight of one': 1150, Length: 220, Width: 120 })
+    await cookedBy(page, /two.zone/i)
     await onThePass(page, [/^Vegetables from the grill/, /^Cauliflower steaks/, /^Raw herb/])
     const forOne = page.getByLabel('Guests who eat Cauliflower steaks from the grill, for who eats no meat')
     await forOne.fill('1')
@@ -111,7 +115,7 @@ atDeskAndOnPhone(app => {
     const whats = await calls(page).locator('.what').allInnerTexts()
     const first = (says: RegExp): number => whats.findIndex(w => says.test(w))
     // Clean bars for who eats no meat; the others' vegetables before it or in its rest.
-    const [over, off] = [first(/^Rolled over the coals/), first(/^Out at/)]
+    const [over, off] = [first(/^(Rolled over|Over) the coals/), first(/^Out at/)]
     expect(first(/^Cauliflower onto clean bars/)).toBeGreaterThanOrEqual(0)
     expect(first(/^Cauliflower onto clean bars/)).toBeLessThan(over)
     const others = first(/^Vegetables onto the bars/)
