@@ -104,7 +104,7 @@ export function checklistFor(
     for (const f of cut.features) {
       if (f.kind === 'bone' || f.kind === 'seam fat') continue
       const what = f.kind === 'fat cap' ? 'Score the fat cap' : f.kind === 'sinew strip' ? 'See to the sinew' : 'Trim the silverskin'
-      add(`knife ${f.kind}`, knifeAt, `${what}: ${f.where}`, f.advice)
+      add(`knife ${f.kind}`, knifeAt, `${what} (${f.where})`, f.advice)
     }
   }
   if (tie && !cooked) add('tie', knifeAt - 5 * MINUTE, 'Tie it every 3 cm', 'Round and even, it is done everywhere at once.')
