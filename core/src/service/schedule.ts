@@ -24,7 +24,8 @@ const SEED = 71
 export function schedule(dishes: readonly Dish[], kitchen: Kitchen): Service {
   const tries = inAnyOrder(dishes, kitchen)
   let [{ laid: best, order }] = tries
-  for (const { order: tried } of tries.slice(0, best.conflicts.length > 0 ? WORTH_FITTING : WORTH_MENDING)) {
+  for (const { order: tried, laid: asTried } of tries.slice(0, best.conflicts.length > 0 ? WORTH_FITTING : WORTH_MENDING)) {
+    if (!mayFit(asTried)) continue
     const laid = waitToFit(tried, kitchen)
     // One that does not come out either is no better for the cook, who is told what is in the way of the other.
     if (laid.conflicts.length === 0 && laid.cost < best.cost - 1e-9) [best, order] = [laid, tried]
@@ -43,6 +44,9 @@ const WAITS = [0, 0.05, 0.1, 0.15, 0.2, 0.3, 0.4, 0.5, 0.6, 0.75, 0.9, 1]
 /** Of so many of the orders the blocks are made to wait, where none comes out as it is, and where one does. */
 const WORTH_FITTING = 12
 const WORTH_MENDING = 3
+/** Waiting gets no tool, and room for one or two dishes at the most: of 681 orders with three in the way it helped none, of 693 with two nine. */
+const MOST_TO_FIT = 2
+const mayFit = ({ conflicts }: Laid): boolean => conflicts.length <= MOST_TO_FIT && conflicts.every(c => c.kind !== 'no tool')
 /** An order so much worse than the best is not helped by a longer rest. */
 const HOPELESS = 60
 
@@ -110,19 +114,30 @@ function causesOf(
   return {
     because: without(dish).filter(other => {
       const left = without(other)
-      return !stillIn(layBest(left, Laying.of(kitchen))!) || (alone && !stillIn(inAnyOrder(left, kitchen)[0].laid))
+      return !stillIn(layBest(left, Laying.of(kitchen))!) || (alone && !stillIn(nearlyBest(left, kitchen)))
     }),
     forHands: !stillIn(layBest(order, Laying.of({ ...kitchen, cooks: kitchen.cooks + 1 }))!)
   }
 }
+
+/** The best of a few orders, or the first in which nothing is in the way: it is asked of each dish that may be a cause. */
+const nearlyBest = (dishes: readonly Dish[], kitchen: Kitchen): Laid =>
+  inAnyOrder(dishes, kitchen, { beginnings: 2, enough: laid => laid.conflicts.length === 0 })[0].laid
 
 interface Tried {
   readonly order: readonly Dish[]
   readonly laid: Laid
 }
 
+interface Effort {
+  readonly beginnings: number
+  /** With which no better one is sought. */
+  readonly enough: (laid: Laid) => boolean
+}
+const ALL: Effort = { beginnings: BEGINNINGS, enough: () => false }
+
 /** Such of the orders as are worth more work, the best first. */
-function inAnyOrder(dishes: readonly Dish[], kitchen: Kitchen): readonly [Tried, ...Tried[]] {
+function inAnyOrder(dishes: readonly Dish[], kitchen: Kitchen, effort = ALL): readonly [Tried, ...Tried[]] {
   /** The best first, and of those that are alike the one tried first. */
   const tries: Tried[] = []
   const numbers = new Map(dishes.map((d, i) => [d, i]))
@@ -146,7 +161,7 @@ function inAnyOrder(dishes: readonly Dish[], kitchen: Kitchen): readonly [Tried,
   }
   const none = Laying.of(kitchen)
   if (dishes.length <= ALL_ORDERS_TO) everyOrder([], dishes, none, consider)
-  else swapPairs(dishes, none, consider)
+  else swapPairs(dishes, none, consider, effort.beginnings, () => effort.enough(tries[0].laid))
   return tries as [Tried, ...Tried[]]
 }
 
@@ -173,11 +188,11 @@ function everyOrder(order: readonly Dish[], left: readonly Dish[], laying: Layin
 }
 
 /** Swaps of two, for as long as one helps; the beef chooses first in the first of the beginnings. */
-function swapPairs(dishes: readonly Dish[], none: Laying, consider: Consider): void {
+function swapPairs(dishes: readonly Dish[], none: Laying, consider: Consider, beginnings: number, enough: () => boolean): void {
   const random = new Randomness(SEED)
   const weight = (d: Dish): number =>
     (d.kind === 'beef' ? 1e6 : 0) + d.steps.reduce((sum, s) => sum + s.hands[0] + s.hands[1] + s.seconds, 0)
-  for (let beginning = 0; beginning < BEGINNINGS; beginning++) {
+  for (let beginning = 0; beginning < beginnings; beginning++) {
     const order =
       beginning === 0
         ? [...dishes].sort((a, b) => weight(b) - weight(a))
@@ -191,6 +206,7 @@ function swapPairs(dishes: readonly Dish[], none: Laying, consider: Consider): v
       const before = none.copy()
       for (let i = 0; i < order.length; i++) {
         for (let j = i + 1; j < order.length; j++) {
+          if (enough()) return
           ;[order[i], order[j]] = [order[j], order[i]]
           const then = consider(order, before, cost)
           if (then < cost - 1e-9) {
