@@ -1,6 +1,7 @@
 /** A ticket of the pass, as it is kept and as a file: checked whole before anything of it is used. */
 import * as yup from 'yup'
-import { DISH_KINDS, SHELVES, type Dish } from '#core/service/dish'
+import { SHELVES } from '#core/kit/oven'
+import { DISH_KINDS, type Dish } from '#core/service/dish'
 import type { Recipe } from '#core/service/recipe'
 import { shippedRecipe, type RecipeBook } from '#core/service/recipes'
 import { COOKS_LIMITS, DINERS_LIMITS, MOST_LINES, NAME_LENGTH, type Line, type Ticket } from '#core/service/ticket'

@@ -39,11 +39,16 @@ const OVER_THE_FIRE = 0.7
 /** Round and long pieces with a finger between them do not pave it; common practice, no source. */
 const PAVED = 0.75
 
+/** Half of the grate has coals under it, half has none. */
+const BESIDE_THE_FIRE = 0.5
+
+type Grate = Pick<Grill, 'acrossMm' | 'deepMm'>
+const grateAreaM2 = ({ acrossMm = USUAL_ACROSS_MM, deepMm }: Grate): number =>
+  1e-6 * (deepMm === undefined ? (Math.PI / 4) * acrossMm ** 2 : acrossMm * deepMm)
 /** Room for meat over the fire, m². */
-export function fireAreaM2({ acrossMm = USUAL_ACROSS_MM, deepMm }: Pick<Grill, 'acrossMm' | 'deepMm'>): number {
-  const grate = deepMm === undefined ? (Math.PI / 4) * acrossMm ** 2 : acrossMm * deepMm
-  return OVER_THE_FIRE * PAVED * grate * 1e-6
-}
+export const fireAreaM2 = (grate: Grate): number => OVER_THE_FIRE * PAVED * grateAreaM2(grate)
+/** And beside it, where that is but under one half, m². */
+export const besideFireAreaM2 = (grate: Grate): number => BESIDE_THE_FIRE * PAVED * grateAreaM2(grate)
 
 /** °C at the grate, as judged by hand or by a thermometer there; common practice, no source. */
 export const GRATE_LIMITS_C = [120, 400] as const

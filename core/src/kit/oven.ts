@@ -9,6 +9,9 @@ import type { Burner } from '#core/heat/lump'
 import { vapourOf, type Room } from './air'
 import { PAN_LOSS, panLoss, type Pan } from './pan'
 
+/** Trays that an oven takes at once; common practice, no source. */
+export const SHELVES = 2
+
 export interface Oven {
   readonly id: string
   readonly name: string

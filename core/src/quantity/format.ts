@@ -101,12 +101,18 @@ export function showDuration(seconds: number): Shown {
     : { figure: `${Math.floor(minutes / 60)}${NBSP}h${NBSP}${String(rest).padStart(2, '0')}`, unit: 'min' }
 }
 
-/** A range of durations, "12–15½ min", or one figure where both ends read alike. */
+/** Up to here a range that begins below an hour is told in minutes, s. */
+const IN_MINUTES_TO = 2 * 3600
+
+/** A range of durations, "12–15½ min", "47–67 min", or one figure where both ends read alike. */
 export function showDurationRange(low: number, high: number): Shown {
+  if (low >= 90 && low < 3600 && high >= 3600 && high < IN_MINUTES_TO)
+    return { figure: `${tidy(low / 60, 0)}–${tidy(high / 60, 0)}`, unit: 'min' }
   const a = showDuration(low)
   const b = showDuration(high)
   if (a.figure === b.figure && a.unit === b.unit) return b
-  return a.unit === b.unit ? { figure: `${a.figure}–${b.figure}`, unit: b.unit } : { figure: `${shownText(a)} – ${b.figure}`, unit: b.unit }
+  const alike = a.unit === b.unit && (low >= 3600 || high < 3600)
+  return alike ? { figure: `${a.figure}–${b.figure}`, unit: b.unit } : { figure: `${shownText(a)} – ${b.figure}`, unit: b.unit }
 }
 
 /** A clock running: 0:23, 11:05, 1:02:03. Never negative: lateness is said in words. */

@@ -120,6 +120,10 @@ describe('figures are rounded as a cook would', () => {
     expect(shownText(showDurationRange(745, 925))).toBe('12½–15½\u00a0min')
     expect(shownText(showDurationRange(600, 605))).toBe('10\u00a0min')
     expect(shownText(showDurationRange(45, 150))).toBe('45\u00a0s – 2½\u00a0min')
+    // Nobody takes “47–1 h 07 min” for minutes at both ends.
+    expect(shownText(showDurationRange(2820, 4020))).toBe('47–67\u00a0min')
+    expect(shownText(showDurationRange(3000, 7500))).toBe('50\u00a0min – 2\u00a0h\u00a005\u00a0min')
+    expect(shownText(showDurationRange(6000, 7800))).toBe('1\u00a0h\u00a040–2\u00a0h\u00a010\u00a0min')
   })
 
   it('a clock never runs below nothing', () => {

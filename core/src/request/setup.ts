@@ -1,6 +1,6 @@
 /** What the engine starts from for a request: its method, and the piece, kit, room and settings as the method takes them. */
 import { CONSTANTS } from '#core/heat/constants'
-import { fireAreaM2 } from '#core/kit/grill'
+import { besideFireAreaM2, fireAreaM2 } from '#core/kit/grill'
 import { floorAreaM2, hottestPan } from '#core/kit/pan'
 import { braiseAdvice, isTender } from '#core/meat/cut'
 import { cutById } from '#core/meat/cuts'
@@ -102,16 +102,19 @@ export function setupOf(request: PlanRequest): Asked {
 /** Meat may overlap the curve of the pan a little before it truly does not fit. */
 export const MOST_OF_FLOOR = 1
 
-/** Until a pan is as hot again for the next batch, and until a grate is cleared for it, s; common practice, no source. */
-const BETWEEN_BATCHES_S: Partial<Record<MethodKind, number>> = { 'pan sear': 90, grill: 30 }
+/**
+ * Until a pan is as hot again for the next batch, until a grate is cleared for it, until coals that have burnt for most
+ * of an hour are topped up and grey again, s; common practice, no source.
+ */
+const BETWEEN_BATCHES_S: Partial<Record<MethodKind, number>> = { 'pan sear': 90, grill: 30, 'two-zone grill': 600 }
 export const betweenBatches = ({ method }: Pick<PlanRequest, 'method'>): number => BETWEEN_BATCHES_S[method.kind] ?? 0
 
 /** How many pieces a fire takes at once; all, where room is not what it is short of. */
 function roomFor({ piece, kit, method }: Pick<PlanRequest, 'piece' | 'kit' | 'method'>): number {
   if (method.kind === 'pan sear') return Math.floor(MOST_OF_FLOOR / coverage({ piece: { ...piece, count: 1 }, kit }) + 1e-9)
   const cut = cutById(piece.cutId)
-  if (method.kind !== 'grill' || !cut) return piece.count
-  return Math.max(1, Math.floor(fireAreaM2(kit.grill ?? {}) / faceAreaM2(piece, cut)))
+  const area = method.kind === 'grill' ? fireAreaM2 : method.kind === 'two-zone grill' ? besideFireAreaM2 : null
+  return area === null || !cut ? piece.count : Math.max(1, Math.floor(area(kit.grill ?? {}) / faceAreaM2(piece, cut)))
 }
 
 /** How many pieces are at the heat together, batch by batch, the fullest first; nothing where not even one fits. */

@@ -8,7 +8,8 @@ import { batchesOf, betweenBatches, servedCold, settingsOf, traysOf } from '#cor
 import { panHotAfter } from '#core/session/warmUp'
 import { phaseName } from '#core/words/phases'
 import type { Task } from '#core/words/preparation'
-import { PLATE_S, SHELVES, type Dish, type Step, type Tool } from './dish'
+import { SHELVES } from '#core/kit/oven'
+import { PLATE_S, type Dish, type Step, type Tool } from './dish'
 
 const TOOL_OF: Record<Phase, Tool | null> = {
   sear: 'ring',
@@ -102,7 +103,7 @@ export function beefDish(
   const stages = plan.phases.map((span, i): Step => {
     const step = stageStep(span, kind, { ovenC, trays: Math.min(SHELVES, traysOf(request)) }, rests)
     const hot = i > 0 && TOOL_OF[plan.phases[i - 1].phase] === 'ring'
-    const all = batches > 1 && i === 0 ? inBatches(step, batches, betweenBatches(request)) : step
+    const all = batches > 1 && i === 0 ? inBatches(step, batches, plan.pull.time, betweenBatches(request)) : step
     return all.tool === 'ring' && !hot ? { ...all, setUp: panS } : all
   })
   const carving = cold ? { what: SLICE_COLD, holds: SLICED_COLD } : { what: 'Carve', holds: [PLATE_S, 5 * 60] as const }
@@ -127,10 +128,15 @@ export function toSeveral(dish: Dish, donenesses: number): Dish {
   return { ...rest, name: `${dish.name}, ${donenesses} donenesses`, steps }
 }
 
-/** One after the other at the same fire. */
-function inBatches(step: Step, batches: number, betweenS: number): Step {
-  const seconds = batches * step.seconds + (batches - 1) * betweenS
-  return { ...step, what: `${step.what}, ${batches} batches`, seconds, hands: [seconds, 0] }
+/**
+ * One after the other at the same fire: all but the last are done when that one begins.
+ * @param step of the last one, its first @param wholeS of each, until it comes off
+ */
+function inBatches(step: Step, batches: number, wholeS: number, betweenS: number): Step {
+  const before = (batches - 1) * (Math.round(wholeS) + betweenS)
+  const seconds = before + step.seconds
+  const atIt = step.hands[0] === step.seconds && wholeS - step.seconds < 1
+  return { ...step, what: `${step.what}, ${batches} batches`, seconds, hands: [atIt ? seconds : batches * step.hands[0], 0] }
 }
 
 interface InOven {

@@ -58,8 +58,6 @@ export interface Kitchen {
   readonly cooks: number
 }
 
-/** Trays that an oven takes at once; common practice, no source. */
-export const SHELVES = 2
 /** Until an oven has gone from one setting to another, s; common practice, no source. */
 export const RESET_OVEN_S = 10 * 60
 /** From the last of everything to the plates before the guests: sides and sauces go on while somebody plates, s. */

@@ -1,5 +1,6 @@
 /** A side or a sauce as data: what goes in for each, and steps whose times go by the clock, the number at the table, water or a ring. */
-import { SHELVES, type Dish, type DishKind, type Step, type Tool } from './dish'
+import { SHELVES } from '#core/kit/oven'
+import { type Dish, type DishKind, type Step, type Tool } from './dish'
 import { boilSeconds, reduceSeconds } from './water'
 
 export const AMOUNT_UNITS = ['g', 'ml', ''] as const

@@ -2,7 +2,8 @@
  * One thing that can be taken for a time: a ring, an oven, a pair of hands. Filled from the serving backward, it
  * tells the latest time at which something still finds room. Seconds, negative before serving.
  */
-import { RESET_OVEN_S, SHELVES } from './dish'
+import { SHELVES } from '#core/kit/oven'
+import { RESET_OVEN_S } from './dish'
 
 export interface Taken {
   readonly from: number

@@ -2,7 +2,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { callsOf } from './calls'
-import { PLATE_S, RESET_OVEN_S, SHELVES, type Dish, type Kitchen, type Step } from './dish'
+import { SHELVES } from '#core/kit/oven'
+import { PLATE_S, RESET_OVEN_S, type Dish, type Kitchen, type Step } from './dish'
 import type { Placed } from './placed'
 import { schedule, type Service } from './schedule'
 

@@ -1,4 +1,6 @@
 /** What a cook should hear about a plan before trusting it, worst first: what will not come out well, and what is less sure than the rest. */
+import { SHELVES } from '#core/kit/oven'
+import type { MethodKind } from '#core/method/methods'
 import { pastryMisses } from '#core/method/wrapped'
 import { chillsSlowly } from '#core/safety/dangers'
 import { COLD_C, coldAfter } from '#core/plan/keeping'
@@ -8,7 +10,7 @@ import { greyOf } from '#core/plan/thickness'
 import { showDuration, showLength, showTemperature, showTemperatureRise, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import type { PlanRequest } from '#core/request/request'
-import { batchesOf, betweenBatches, coverage, hotMetal, servedCold } from '#core/request/setup'
+import { batchesOf, betweenBatches, coverage, hotMetal, servedCold, traysOf } from '#core/request/setup'
 
 /** °C, mm: common practice, no source. */
 const BROWNING_STOPS = 145
@@ -25,6 +27,7 @@ export const caveats = (request: PlanRequest, plan: Plan, system: UnitSystem): s
   ...ofCookedBefore(request, plan, system),
   ...ofBatches(request, plan, system),
   ...ofThePan(request, plan, system),
+  ...ofTheOven(request, plan),
   ...ofTwoSides(plan, system),
   ...ofTheFridge(request, plan, system),
   ...ofTheClimb(plan, system)
@@ -35,9 +38,23 @@ function ofBatches(request: PlanRequest, plan: Plan, system: UnitSystem): string
   if (batches.length < 2) return []
   const all = batches.length * plan.pull.time + (batches.length - 1) * betweenBatches(request)
   const even = batches.every(n => n === batches[0])
-  const [where, next] = request.method.kind === 'grill' ? ['over the fire', 'the grate is clear'] : ['in the pan', 'the pan is hot again']
+  const [where, next] = ROOM[request.method.kind] ?? ['in the pan', 'the pan is hot again']
   return [
     `All ${request.piece.count} do not fit ${where} at once: ${batches.length} batches of ${even ? '' : 'up to '}${batches[0]}, each as planned here, the next when ${next}. Together about ${shownText(showDuration(all))}; what comes first waits in an oven at ${shownText(showTemperature(WAITS_C, system))}, or is served as it comes.`
+  ]
+}
+
+const ROOM: Partial<Record<MethodKind, readonly [where: string, next: string]>> = {
+  grill: ['over the fire', 'the grate is clear'],
+  'two-zone grill': ['beside the fire', 'the coals are topped up and grey again']
+}
+
+/** More than an oven of the size that is reckoned with takes on its trays. */
+function ofTheOven(request: PlanRequest, plan: Plan): string[] {
+  const trays = plan.phases.some(p => p.phase === 'oven') ? traysOf(request) : 1
+  if (trays <= SHELVES) return []
+  return [
+    `With air around them ${request.piece.count === 1 ? 'it takes' : 'they take'} ${trays} trays of a half-size oven, which has room for ${SHELVES}: a larger oven, or one load after the other.`
   ]
 }
 

@@ -9,6 +9,7 @@ import { findContradiction } from '#core/meat/contradiction'
 import type { Cut } from '#core/meat/cut'
 import { CUTS, cutById } from '#core/meat/cuts'
 import { PIECE_LIMITS, weightFromSize, type Piece } from '#core/meat/piece'
+import { usualSizes } from '#core/meat/usualSizes'
 import { dialsOf, fitsDial, type Settings } from '#core/method/dials'
 import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
 import { settingsFromEarlier } from '#core/request/earlier'
@@ -153,29 +154,16 @@ export const useDraft = defineStore('draft', () => {
   /** Puts a piece of a cut on the bench: a usual one, or as it was ordered. */
   function take(chosen: Cut, ordered: Ordered = {}): void {
     another()
-    const middle = ([low, high]: readonly [number, number]): number => Math.round((low + high) / 2)
-    const { shape } = chosen
-    const usual = {
-      thicknessMm: ordered.thicknessMm ?? middle(shape.thicknessMm),
-      lengthMm: middle(shape.lengthMm),
-      widthMm: shape.outline === 'round' && chosen.form === 'steak' ? middle(shape.lengthMm) : middle(shape.widthMm),
-      startC: FIRST_REQUEST.piece.startC
-    }
-    const weightG = ordered.pieceG ?? Math.round(weightFromSize(usual, chosen) / 10) * 10
-    // Heavier than usual is a joint cut longer, or a steak larger both ways.
-    const larger = weightG / weightFromSize(usual, chosen)
-    const round = chosen.form === 'roast'
-    const lengthMm = Math.round(usual.lengthMm * (round ? larger : Math.sqrt(larger)))
-    const widthMm = round ? usual.widthMm : Math.round(usual.widthMm * Math.sqrt(larger))
+    const { startC } = FIRST_REQUEST.piece
+    const sizes = usualSizes(chosen, { weightG: ordered.pieceG, thicknessMm: ordered.thicknessMm, startC })
     put({
       cutId: chosen.id,
       form: chosen.form,
       count: Math.min(PIECE_LIMITS.count[1], ordered.pieces ?? 1),
       surface: 'patted',
-      ...usual,
-      lengthMm,
-      widthMm,
-      weightG
+      startC,
+      ...sizes,
+      weightG: ordered.pieceG ?? Math.round(weightFromSize({ ...sizes, startC }, chosen) / 10) * 10
     })
   }
 
