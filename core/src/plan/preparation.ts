@@ -9,6 +9,7 @@ import { SURFACES, type Piece, type SurfaceState } from '#core/meat/piece'
 import type { Method, Phase, Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
 import { openSpells, timelineOf } from '#core/method/timeline'
+import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { InfeasibleError, planMethod } from './plan'
 import { greyOf } from './thickness'
 
@@ -46,7 +47,7 @@ export const USUAL_PREPARATION: Preparation = {
   pepper: 'after',
   oil: 'on the meat',
   outMin: 0,
-  fridgeC: 4,
+  fridgeC: FIRST_REQUEST.piece.startC,
   knife: true,
   tie: false
 }

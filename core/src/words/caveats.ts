@@ -65,7 +65,8 @@ function ofThePan(request: PlanRequest, plan: Plan, system: UnitSystem): string[
   const { thicknessMm, count } = request.piece
   const alone = request.method.kind === 'pan sear'
   const batches = batchesOf(request)
-  const covered = coverage({ ...request, piece: { ...request.piece, count: batches.at(0) ?? count } })
+  const together = batches.at(0) ?? count
+  const covered = coverage({ ...request, piece: { ...request.piece, count: together } })
   const share = Math.round(covered * 100)
   const coldest = coldestMetal(plan)
   if (covered > 1) said.push(`They do not fit in the pan at once (${share} % of its floor): sear them in batches.`)
@@ -75,7 +76,7 @@ function ofThePan(request: PlanRequest, plan: Plan, system: UnitSystem): string[
     )
   else if (covered > CROWDED)
     said.push(
-      `${count === 1 ? 'The piece covers' : 'The pieces cover'} ${share} % of the pan: crowded meat steams. Two batches would brown better.`
+      `${together === 1 ? 'One piece covers' : 'The pieces cover'} ${share} % of the pan: crowded meat steams. ${together === 1 ? 'A larger pan' : batches.length > 1 ? 'Fewer at a time' : 'Two batches'} would brown better.`
     )
   if (alone && thicknessMm > THICK_FOR_A_PAN)
     said.push(

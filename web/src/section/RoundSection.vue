@@ -15,6 +15,8 @@ const props = defineProps<{
   height: number
   /** Width over thickness; round where it is not said. */
   aspect?: number | undefined
+  /** How thick it was measured, mm. */
+  saidMm?: number
   plain?: boolean
 }>()
 const units = useUnits()
@@ -66,7 +68,13 @@ const marks = computed(() => {
     ]
   })
 })
-const across = computed(() => shownText(showLength(2 * outer.value, units.system)))
+/** A joint that tapers is reckoned a little thinner than it was measured: it is called as it was. */
+const across = computed(() => {
+  const { saidMm } = props
+  const reckoned = 2 * outer.value
+  return shownText(showLength(saidMm !== undefined && Math.abs(reckoned - saidMm) < AS_SAID * saidMm ? saidMm : reckoned, units.system))
+})
+const AS_SAID = 0.1
 const labelX = computed(() => cx.value + rx.value + 26)
 </script>
 

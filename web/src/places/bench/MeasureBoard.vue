@@ -14,6 +14,7 @@ import {
   type Outside,
   type SurfaceState
 } from '#core/meat/piece'
+import { USUAL_PREPARATION } from '#core/plan/preparation'
 import { showLength, showMass, showTemperature, shownText } from '#core/quantity/format'
 import { useDraft } from '../../stores/draft'
 import { usePlan } from '../../stores/plan'
@@ -86,7 +87,8 @@ const thinEndText = computed(() => {
 })
 const area = computed(() => faceAreaM2(piece.value, draft.cut))
 const fridge = computed(
-  () => `a fridge is about ${shownText(showTemperature(4, units.system))}; “Get it ready” says what time out of it adds`
+  () =>
+    `a fridge is about ${shownText(showTemperature(USUAL_PREPARATION.fridgeC, units.system))}; “Get it ready” says what time out of it adds`
 )
 const filmText = computed(() => {
   const grams = SURFACES[piece.value.surface].filmKgM2 * 2 * area.value * 1000

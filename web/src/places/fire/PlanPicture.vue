@@ -87,6 +87,7 @@ const comesOut = computed(() => {
         :aspect="section.aspect"
         :core="core"
         :word="word"
+        :said-mm="piece.thicknessMm"
         :height="190"
       />
       <section-drawing
