@@ -41,14 +41,14 @@ export function showTemperatureRise(celsius: number, system: UnitSystem, digits 
   return { figure: tidy(celsius / u.factor, digits), unit: u.symbol }
 }
 
-/** A figure to edit: as few decimals as hold it to a tenth of a millimetre, a gram or a tenth of a degree. */
+/** A figure to edit: as few decimals as hold it to a tenth of a millimetre, a gram, a tenth of a °C or one °F. */
 export function editable(value: number, dimension: Dimension, system: UnitSystem): string {
   const u = shownUnit(dimension, system)
   const digits = {
     length: system === 'metric' ? 1 : 2,
     mass: system === 'metric' ? 0 : 1,
     volume: system === 'metric' ? 0 : 1,
-    temperature: 1,
+    temperature: system === 'metric' ? 1 : 0,
     duration: 1,
     power: 0
   }[dimension]

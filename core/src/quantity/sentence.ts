@@ -7,7 +7,7 @@ import type { UnitSystem } from './units'
 
 const NUMBER = String.raw`\d+(?:\.\d+)?`
 const FIGURES = new RegExp(
-  String.raw`(?<![\w.])(±\s?)?(${NUMBER})(?:(\s?[–-]\s?| to )(${NUMBER}))?[\s\u00a0](°C|mm|cm|kg|g|ml|l)(?![\w/²³])`,
+  String.raw`(?<![\w.])(±\s?)?(${NUMBER})(?:(\s?[–-]\s?| to )(${NUMBER}))?[\s\u00a0](°C|mm|cm|kg|g|ml|litres?|l)(?![\w/²³])`,
   'g'
 )
 
@@ -18,7 +18,9 @@ const SHOW: Readonly<Record<string, (value: number) => Shown>> = {
   kg: v => showMass(1000 * v, 'us'),
   g: v => showMass(v, 'us'),
   ml: v => showVolume(v, 'us'),
-  l: v => showVolume(1000 * v, 'us')
+  l: v => showVolume(1000 * v, 'us'),
+  litre: v => showVolume(1000 * v, 'us'),
+  litres: v => showVolume(1000 * v, 'us')
 }
 
 export function sayIn(text: string, system: UnitSystem): string {

@@ -41,7 +41,7 @@ const QUESTIONS: readonly Question[] = [
     text: 'What is its shape?',
     look: 'Lay it flat.',
     answers: [
-      { id: 'thin', text: 'A thin sheet or strap, under 2½ cm', fits: c => middle(c.shape.thicknessMm) < 25 },
+      { id: 'thin', text: 'A thin sheet or strap, under 25 mm', fits: c => middle(c.shape.thicknessMm) < 25 },
       {
         id: 'steak',
         text: 'A slice or slab, 2–6 cm thick',

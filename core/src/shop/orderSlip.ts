@@ -3,6 +3,7 @@
  * heavy, and what to do with bone, fat and sinew. Plain text, one fact a line.
  */
 import { capital, showLength, showMass, shownText } from '#core/quantity/format'
+import { sayIn } from '#core/quantity/sentence'
 import type { UnitSystem } from '#core/quantity/units'
 import { gramsPerMm } from './choose'
 import { REGION_NAMES, type Cut, type Region } from '#core/meat/cut'
@@ -81,7 +82,7 @@ export function slipOf(order: Order, cut: Cut, system: UnitSystem): OrderSlip {
     ...line('Bone', cut.bone ? 'left in' : 'none'),
     ...line('Fat', order.fatMm === null ? null : order.fatMm === 0 ? 'trimmed off' : `${length(order.fatMm)} left on`),
     ...line('Trim', trimming.length === 0 ? null : trimming.map(f => `${f.kind} ${f.where}: off`).join('; ')),
-    ...line('Tie', order.tied ? 'tied every 3 cm' : cut.form === 'roast' ? 'not tied' : null),
+    ...line('Tie', order.tied ? sayIn('tied every 3 cm', system) : cut.form === 'roast' ? 'not tied' : null),
     ...line('Untreated', order.notNeedled ? 'no needles, nothing injected, no marinade' : null),
     ...line('Also', order.note.trim() === '' ? null : order.note.trim())
   ]

@@ -1,7 +1,10 @@
 /** What once made a cook shake his head: pieces that are nearly alike come out nearly alike, and what is typed counts. */
 import { describe, expect, it } from 'vitest'
 import { Randomness } from '#core/numerics/random'
+import { isTender } from '#core/meat/cut'
+import { cutById, CUTS } from '#core/meat/cuts'
 import { coatsFor, type Piece } from '#core/meat/piece'
+import { usualSizes } from '#core/meat/usualSizes'
 import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
 import type { Settings } from '#core/method/dials'
 import { settingsOf } from '#core/request/setup'
@@ -121,6 +124,17 @@ describe('a joint', () => {
     for (const mm of [55, 70, 85, 100, 120, 140]) expect(climbOf(planOf('roast', {}, joint(mm, 2.2 * 0.83e-3 * mm ** 3)))).toBeLessThan(8)
   })
 
+  it.each(CUTS.filter(c => isTender(c) && c.form === 'roast').map(c => [c.id, c] as const))(
+    'of %s, of the sizes that it is sold in, one or two: by 8 degrees or so as it is usually roasted',
+    (cutId, { shape: { weightG } }) => {
+      for (const weight of weightG)
+        for (const count of [1, 2]) {
+          const sizes = usualSizes(cutById(cutId)!, { weightG: weight, startC: 5 })
+          const climb = climbOf(planOf('roast', {}, { cutId, form: 'roast', ...sizes, weightG: weight, count }))
+          expect(climb, `${count} of ${weight} g`).toBeLessThan(count === 1 ? 8 : 8.5)
+        }
+    }
+  )
   it('of 3.2 kg at 180 °C climbs by ten at most and not by twelve; at 230 by far more, and that is said with what is gentler', () => {
     expect(climbOf(planOf('roast', { ovenC: 180 }, joint(130, 3200)))).toBeLessThan(10.5)
     const { request, plan } = planned(asked('roast', { ovenC: 230 }, joint(130, 3200)))

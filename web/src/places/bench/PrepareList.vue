@@ -100,9 +100,11 @@ function setGoesIn(text: string): void {
   <div class="prepare">
     <section>
       <h2>What each is worth</h2>
-      <p class="quiet">Worked out for this piece, in the pan of your plan.</p>
-      <p v-if="!store.comparable" class="quiet">A joint is not cooked in a pan: here the list counts, and its start.</p>
-      <div v-else class="tables" :class="{ stale: !tables }" :aria-busy="!tables">
+      <p v-if="store.comparable" class="quiet">Worked out for this piece, in the pan of your plan.</p>
+      <p v-else class="quiet">
+        Drying is compared for what is cooked in a pan. Of a joint, what counts is the list, and how cold it goes in.
+      </p>
+      <div v-if="store.comparable" class="tables" :class="{ stale: !tables }" :aria-busy="!tables">
         <template v-if="!tables">
           <p class="quiet">Cooking it seven ways…</p>
           <a-skeleton active :title="false" :paragraph="{ rows: 7 }" />

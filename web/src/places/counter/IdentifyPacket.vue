@@ -4,9 +4,11 @@ import { Button as AButton } from 'ant-design-vue'
 import { computed, ref } from 'vue'
 import { candidatesFor, nextQuestion, type Answers } from '#core/shop/identify'
 import { isTender } from '#core/meat/cut'
+import { useUnits } from '../../stores/units'
 import CutDrawing from '../../section/CutDrawing.vue'
 
 const emit = defineEmits<{ choose: [cutId: string]; close: [] }>()
+const units = useUnits()
 const answers = ref<Answers>({})
 const order = computed(() => Object.keys(answers.value))
 const question = computed(() => nextQuestion(answers.value))
@@ -26,10 +28,10 @@ function back(): void {
 <template>
   <section class="identify" aria-live="polite">
     <template v-if="question">
-      <h2>{{ question.text }}</h2>
-      <p class="quiet">{{ question.look }}</p>
+      <h2>{{ units.say(question.text) }}</h2>
+      <p class="quiet">{{ units.say(question.look) }}</p>
       <div class="answers">
-        <a-button v-for="a in question.answers" :key="a.id" size="large" @click="answer(a.id)">{{ a.text }}</a-button>
+        <a-button v-for="a in question.answers" :key="a.id" size="large" @click="answer(a.id)">{{ units.say(a.text) }}</a-button>
         <a-button size="large" type="text" @click="answer('unknown')">I cannot tell</a-button>
       </div>
     </template>

@@ -11,12 +11,14 @@ import { progressOf } from '#core/session/progress'
 import { api } from '../../api/client'
 import { useClock } from '../../stores/clock'
 import { useRehearsal } from '../../stores/rehearsal'
+import { useUnits } from '../../stores/units'
 import PieceCut from './PieceCut.vue'
 import { useBegin } from './useBegin'
 
 const props = defineProps<{ id: string }>()
 const clock = useClock()
 const rehearsal = useRehearsal()
+const units = useUnits()
 const router = useRouter()
 const { beginning, trouble: notBegun, begin } = useBegin()
 
@@ -53,7 +55,7 @@ function again(): void {
   <main class="cut">
     <router-link to="/rehearse" class="back">All rehearsals</router-link>
     <h1>{{ exercise?.name ?? 'Cut open' }}</h1>
-    <p v-if="exercise" class="teaches">{{ exercise.teaches }}</p>
+    <p v-if="exercise" class="teaches">{{ units.say(exercise.teaches) }}</p>
     <a-alert v-if="trouble" type="error" show-icon :message="trouble">
       <template #action><a-button @click="load">Try again</a-button></template>
     </a-alert>

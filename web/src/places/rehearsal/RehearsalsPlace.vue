@@ -13,6 +13,7 @@ import { useClock } from '../../stores/clock'
 import { useCook } from '../../stores/cook'
 import { useDraft } from '../../stores/draft'
 import { useStove } from '../../stores/stove'
+import { useUnits } from '../../stores/units'
 import NothingHere from '../../ui/NothingHere.vue'
 import { momentWritten } from '../../ui/moments'
 import { ownPlan, useBegin } from './useBegin'
@@ -21,6 +22,7 @@ const cook = useCook()
 const clock = useClock()
 const draft = useDraft()
 const stove = useStove()
+const units = useUnits()
 const router = useRouter()
 const { beginning, trouble, begin } = useBegin()
 
@@ -121,7 +123,7 @@ const COLUMNS = [
       <ul class="cards">
         <li v-for="e in EXERCISES.filter(x => x.level === l.level)" :key="e.id" class="card">
           <h3>{{ e.name }}</h3>
-          <p>{{ e.tells }}</p>
+          <p>{{ units.say(e.tells) }}</p>
           <p class="how">
             <a-tag v-if="!e.calls">by signs alone</a-tag>
             <a-tag v-if="!e.probe">no thermometer</a-tag>
