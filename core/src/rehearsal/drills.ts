@@ -12,6 +12,7 @@ import type { MethodKind } from '#core/method/methods'
 import { Randomness } from '#core/numerics/random'
 import type { Plan } from '#core/plan/plan'
 import { capital, showDuration, showLength, showTemperature, showTemperatureRise, shownText, withArticle } from '#core/quantity/format'
+import { sayIn } from '#core/quantity/sentence'
 import type { UnitSystem } from '#core/quantity/units'
 import { fieldAt } from '#core/heat/history'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
@@ -208,7 +209,7 @@ function byTemperature(
     return answered(kind, 'How far was it cooked?', options, right, why, { edgesMm: geometry.edgesMm, hottestC: field.hottest })
   }
   const felt = Math.min(1, Math.max(0, stiffness(sharesIn(field.hottest, geometry.edgesMm)) + 0.03 * random.normal()))
-  const why = `It was at ${shownText(showTemperature(peak.core, system))}, and under the finger: ${feelOf(felt)}. The same feel is found eight degrees apart.`
+  const why = `It was at ${shownText(showTemperature(peak.core, system))}, and under the finger: ${feelOf(felt)}. The same feel is found ${sayIn('eight degrees', system)} apart.`
   return answered(kind, 'Press it. How far is it?', options, right, why, { stiffness: felt })
 }
 

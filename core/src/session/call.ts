@@ -9,7 +9,7 @@ import { pieceName } from '#core/meat/piece'
 import type { Phase } from '#core/method/method'
 import type { Percentiles } from '#core/numerics/statistics'
 import type { Mark, Plan } from '#core/plan/plan'
-import { capital, showDuration, showDurationRange, showTemperature, shownText } from '#core/quantity/format'
+import { capital, showDuration, showDurationRange, showTemperature, showVolume, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import type { PlanRequest } from '#core/request/request'
 import { servedCold, settingsOf } from '#core/request/setup'
@@ -160,7 +160,7 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
         const advice = off ?? restedAdvice(rested.phase, set, system)
         return { says: `Put ${piece} ${PLACES[rested.phase].into}`, done: PLACES[rested.phase].there, advice }
       }
-      if (here.phase === 'pot' && next.phase === 'pot') return topUp(progress.moves, marks, set)
+      if (here.phase === 'pot' && next.phase === 'pot') return topUp(progress.moves, marks, set, system)
       const to = PLACES[next.phase]
       return { says: `Put ${piece} ${to.into}`, done: to.there, advice: moveAdvice(here.phase, next.phase, set, system) }
     }
@@ -312,10 +312,10 @@ function turnAdvice(moves: number, marks: readonly Mark[], { basted }: Set): str
   return `Turn ${before} of ${turns}. If it sticks it is not ready.${butter}${drawn}`
 }
 
-function topUp(moves: number, marks: readonly Mark[], set: Set): Call {
+function topUp(moves: number, marks: readonly Mark[], set: Set, system: UnitSystem): Call {
   const poured = marks.slice(0, moves + 1).filter(m => m.phase === 'pot').length - 1
   return {
-    says: `Top up the pot with ${set.topUps?.[poured]?.litres ?? 0} L`,
+    says: `Top up the pot with ${shownText(showVolume(1000 * (set.topUps?.[poured]?.litres ?? 0), system))}`,
     done: 'Poured in',
     advice: 'Boiling, from the kettle, beside the bag and not on it. Lid on again.'
   }

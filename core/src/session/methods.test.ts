@@ -83,7 +83,7 @@ describe('every method is called to its end', () => {
 
   it('a pot is topped up when its time comes, with what was said', () => {
     const called = walk('pot', { topUps: toppedUp(600, 0.5), turning: 'once' })
-    const poured = called.filter(c => c.says === 'Top up the pot with 0.5 L')
+    const poured = called.filter(c => c.says === 'Top up the pot with 500\u00a0ml')
     expect(poured.length).toBeGreaterThan(1)
     expect(poured[1].at - poured[0].at).toBeCloseTo(600, 0)
   })

@@ -88,7 +88,8 @@ function dismiss(id: string): void {
       <fire-tabs />
       <h1>What the words mean</h1>
       <p class="quiet">
-        The figure is the centre at its hottest. Cooks differ by up to eight degrees over one word: choose the scale you go by.
+        The figure is the centre at its hottest. Cooks differ by up to {{ units.say('eight degrees') }} over one word: choose the scale you
+        go by.
       </p>
       <div ref="box" class="scales">
         <svg v-if="width > 0" :width="whole" :height="H">

@@ -77,7 +77,10 @@ async function open(file: File): Promise<void> {
           :model-value="Math.round(kit.kit.altitudeM * feet)"
           @update:model-value="v => kit.replace({ ...kit.kit, altitudeM: v / feet })"
         />
-        <p class="quiet">Water boils at {{ shownText(showTemperature(boilingThere(kit.kit.altitudeM), units.system, 1)) }} here.</p>
+        <p class="quiet">
+          Water boils at
+          {{ shownText(showTemperature(boilingThere(kit.kit.altitudeM), units.system, units.system === 'us' ? 0 : 1)) }} here.
+        </p>
         <h2>Start from</h2>
         <ul class="ready">
           <li v-for="r in READY_KITS" :key="r.id">

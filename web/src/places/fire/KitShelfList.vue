@@ -80,11 +80,11 @@ function says(item: AnyItem): string {
     }
     case 'baths': {
       const bath = item as BathMachine
-      return `${bath.litres} L, ${bath.offsetC === 0 ? 'true' : off(bath.offsetC)}`
+      return `${units.say(`${bath.litres} L`)}, ${bath.offsetC === 0 ? 'true' : off(bath.offsetC)}`
     }
     case 'pots': {
       const pot = item as Pot
-      return `${Math.round(pot.litres * 10) / 10} L of water, ${length(pot.widthM * 1000)} across`
+      return `${units.say(`${Math.round(pot.litres * 10) / 10} L`)} of water, ${length(pot.widthM * 1000)} across`
     }
     case 'thermometers': {
       const t = item as Thermometer

@@ -40,7 +40,7 @@ const hottest = computed(() => hottestPan(found.value.pan, found.value.ring, roo
         <b>{{ degrees(s.celsius) }}</b> {{ s.sign }}
       </li>
     </ul>
-    <p class="quiet note">Common practice, each ± 15 degrees. A drop of water, never in hot fat.</p>
+    <p class="quiet note">{{ units.say('Common practice, each ± 15 degrees.') }} A drop of water, never in hot fat.</p>
   </section>
 </template>
 
