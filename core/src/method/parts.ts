@@ -4,6 +4,7 @@
  */
 import { allOver, type AirFace, type Face, type Faces, type MetalFace, type PartlyFace } from '#core/heat/faces'
 import type { Burner, Lump, LumpChange } from '#core/heat/lump'
+import type { Piece } from '#core/meat/piece'
 import { HOLDING_C, keptWarm, onBoard, openAir, overPan, underFoil } from '#core/kit/air'
 import { inFridge, inIce } from '#core/kit/bath'
 import { ovenAir, type Oven } from '#core/kit/oven'
@@ -53,11 +54,17 @@ export const panReady = ({ settings }: Setup<InAPan>): LumpChange => ({ lump: PA
 /** Spooned fat: estimates, W/(m²·K) and °C. */
 const BASTING = { convection: 60, fat: 130 } as const
 
-/** A round piece that flattens by so much touches a strip of it: a chord, as a share of the way round. */
-function rollingShare(setup: Setup<unknown>): number {
+/**
+ * A round piece that flattens by so much touches a strip of it: a chord, as a share of the way round. Of one that is
+ * longer than the pan a part is on its floor at a time.
+ */
+function rollingShare(setup: Setup<InAPan>): number {
   const { acrossM } = outsideOf(setup)
-  return Math.sqrt(4 * acrossM * setup.constants.rollingDent) / (Math.PI * acrossM)
+  return (onTheFloor(setup.piece, setup.settings.pan) * Math.sqrt(4 * acrossM * setup.constants.rollingDent)) / (Math.PI * acrossM)
 }
+/** How much of its length the pan's floor takes at once. */
+export const onTheFloor = ({ lengthMm }: Pick<Piece, 'lengthMm'>, { diameterMm }: Pick<Pan, 'diameterMm'>): number =>
+  Math.min(1, diameterMm / lengthMm)
 
 /** What a steak's upper face and rim, and what a rolled roast's whole outside, turn to in a pan. */
 function inPan(setup: Setup<InAPan>): { readonly metal: MetalFace; readonly above: AirFace; readonly rolled: PartlyFace } {

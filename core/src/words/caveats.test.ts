@@ -55,6 +55,18 @@ describe('what will not come out well', () => {
     expect(said('pan sear', { thicknessMm: 6, weightG: 90, startC: 15 }, { turning: 'once' }, 48)).toMatch(/crust is barely there/)
   })
 
+  it('a joint longer than the pan is browned one part after the other, and the less; one that fits is not spoken of', () => {
+    const long = joint(75, { lengthMm: 420, weightG: 1900 })
+    expect(said('roast', long)).toMatch(
+      /It is 420\smm long and the pan’s floor 260\smm: brown one part after the other.*4\smin are for all of it/
+    )
+    expect(said('roast', long, { searS: 0 })).not.toMatch(/pan’s floor/)
+    expect(said('roast', joint(75, { lengthMm: 240, weightG: 1090 }))).not.toMatch(/pan’s floor/)
+    const crust = (lengthMm: number): number =>
+      planned(asked('roast', {}, joint(75, { lengthMm, weightG: 4.53 * lengthMm }))).plan.section.side!.crustMm
+    expect(crust(420)).toBeLessThan(crust(250))
+  })
+
   it('a sear that does not fit is said where the oven goes on, and refused where the pan is all there is', () => {
     expect(said('sear then oven', { count: 6 })).toMatch(/do not fit in the pan at once \(\d+ % of its floor\): sear them in batches/)
     expect(said('pan sear', { count: 6 })).toMatch(/All 6 do not fit in the pan at once: \d batches of (up to )?\d, each as planned here/)

@@ -1,6 +1,8 @@
 /** What a cook should hear about a plan before trusting it, worst first: what will not come out well, and what is less sure than the rest. */
 import { SHELVES } from '#core/kit/oven'
+import type { Pan } from '#core/kit/pan'
 import type { MethodKind } from '#core/method/methods'
+import { onTheFloor } from '#core/method/parts'
 import { pastryMisses } from '#core/method/wrapped'
 import { chillsSlowly } from '#core/safety/dangers'
 import { COLD_C, coldAfter } from '#core/plan/keeping'
@@ -58,9 +60,26 @@ function ofTheOven(request: PlanRequest, plan: Plan): string[] {
   ]
 }
 
+/** A part of it is on the floor at a time: what is planned is for all of it, and colours the less. */
+function ofItsLength({ piece }: PlanRequest, { phases }: Plan, pan: Pan, system: UnitSystem): string[] {
+  const sear = phases.find(p => p.phase === 'sear')
+  if (!sear || onTheFloor(piece, pan) > FITS) return []
+  const [long, floor, seconds] = [
+    showLength(piece.lengthMm, system),
+    showLength(pan.diameterMm, system),
+    showDuration(sear.to - sear.from)
+  ].map(shownText)
+  return [
+    `It is ${long} long and the pan’s floor ${floor}: brown one part after the other. The ${seconds} are for all of it; in a roasting tin over two rings it browns as a whole.`
+  ]
+}
+/** A little may stand over the rim. */
+const FITS = 0.9
+
 function ofThePan(request: PlanRequest, plan: Plan, system: UnitSystem): string[] {
   const metal = hotMetal(request)
-  if (!metal || request.piece.form === 'roast') return []
+  if (!metal) return []
+  if (request.piece.form === 'roast') return ofItsLength(request, plan, metal.pan, system)
   const said: string[] = []
   const { thicknessMm, count } = request.piece
   const alone = request.method.kind === 'pan sear'
