@@ -10,7 +10,7 @@ import { PANS, RINGS } from '#core/kit/pan'
 import type { Piece } from '#core/meat/piece'
 import type { Resting } from './method'
 import type { SettingsOf } from './methods'
-import type { InAPan, Searing } from './parts'
+import { onTheFloor, type InAPan, type Searing } from './parts'
 
 /** One of everything. */
 export type FullKit = { readonly [K in keyof KitInUse]: NonNullable<KitInUse[K]> }
@@ -38,10 +38,10 @@ const bathAt = (celsius: number): number => Math.round(2 * celsius) / 2
 const HOT_BY = 18
 
 /** A steak of a usual thickness. */
-const ANY_PIECE: Sized = { thicknessMm: 25, weightG: 300, count: 1 }
+const ANY_PIECE: Sized = { thicknessMm: 25, lengthMm: 160, weightG: 300, count: 1 }
 
 /** What of a piece its usual settings go by. */
-export type Sized = Pick<Piece, 'thicknessMm' | 'weightG' | 'count' | 'form' | 'cookedC'>
+export type Sized = Pick<Piece, 'thicknessMm' | 'lengthMm' | 'weightG' | 'count' | 'form' | 'cookedC'>
 
 const toNearest = (step: number, value: number): number => step * Math.round(value / step)
 const between = (low: number, high: number, value: number): number => Math.min(high, Math.max(low, value))
@@ -69,7 +69,9 @@ export function usualSettings(kit: FullKit, targetC: number, piece: Sized = ANY_
     basted: false,
     ...RESTING
   })
-  const sear = (searS: number, panC: number): Searing & Resting => ({ ...pan(panC), searS })
+  // Of a joint longer than its pan each part is given as long.
+  const parts = piece.form === 'roast' ? onTheFloor(piece, kit.pan) : 1
+  const sear = (searS: number, panC: number): Searing & Resting => ({ ...pan(panC), searS: toNearest(10, searS / parts) })
   const zones = { ...RESTING, grill: kit.grill, lidC: 150, order: 'direct first', turning: 'once', covered: false } as const
   // At the target itself, whatever the method wants it for; what was cooked before is warmed in water that cooks it no further.
   const bath = { machine: kit.bath, bathC: bathAt(Math.max(targetC, piece.cookedC ?? targetC)), holdS: 0, coolS: 0 }
