@@ -1,11 +1,14 @@
 /** The library's parts as a cook uses them. */
-import type { Locator, Page } from '@playwright/test'
+import { expect, type Locator, type Page } from '@playwright/test'
 
 /** Opens a list and picks what says so. */
 export async function pick(list: Locator, says: string | RegExp): Promise<void> {
-  await list.locator('xpath=ancestor::div[contains(@class, "ant-select-selector")]').click()
   const open = list.page().locator('.ant-select-dropdown:visible')
+  // A click on one that is still closing would be its end.
+  await expect(open).toHaveCount(0)
+  await list.locator('xpath=ancestor::div[contains(@class, "ant-select-selector")]').click()
   await open.locator('.ant-select-item-option').filter({ hasText: says }).first().click()
+  await expect(open).toHaveCount(0)
 }
 
 /** What a list stands at, as it is read. */

@@ -2,12 +2,13 @@
 /** One of several by name. */
 import { Select as ASelect } from 'ant-design-vue'
 import { computed, useId, useTemplateRef } from 'vue'
+import { sameList, type Option } from './sameList'
 import { useMendedList } from './useMendedList'
 
 const props = defineProps<{
   modelValue: string
   label: string
-  options: readonly { readonly value: string; readonly label: string }[]
+  options: readonly Option[]
   title?: string | undefined
   /** Whether its list is long enough to be searched by typing. */
   long?: boolean | undefined
@@ -18,8 +19,7 @@ const emit = defineEmits<{ 'update:modelValue': [value: string] }>()
 const id = useId()
 const box = useTemplateRef<HTMLElement>('box')
 const open = useMendedList(box, id)
-// The library's list is its own to change.
-const listed = computed(() => props.options.map(o => ({ ...o })))
+const listed = computed<Option[]>(before => sameList(props.options, before))
 </script>
 
 <template>

@@ -2,6 +2,7 @@
 /** Any of several by name. */
 import { Select as ASelect } from 'ant-design-vue'
 import { computed, useId, useTemplateRef } from 'vue'
+import { sameList, type Option } from './sameList'
 import { useMendedList } from './useMendedList'
 
 const props = defineProps<{
@@ -9,14 +10,14 @@ const props = defineProps<{
   label: string
   /** What it says while none is picked. */
   none: string
-  options: readonly { readonly value: string; readonly label: string }[]
+  options: readonly Option[]
 }>()
 const emit = defineEmits<{ 'update:modelValue': [value: string[]] }>()
 const id = useId()
 const box = useTemplateRef<HTMLElement>('box')
 const open = useMendedList(box, id)
-// The library's lists are its own to change.
-const listed = computed(() => props.options.map(o => ({ ...o })))
+const listed = computed<Option[]>(before => sameList(props.options, before))
+// The library's list is its own to change.
 const picked = computed(() => [...props.modelValue])
 </script>
 
