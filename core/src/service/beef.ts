@@ -97,13 +97,14 @@ export function beefDish(
   const joint = request.piece.form === 'roast'
   const panS = Math.round(panHotAfter(request))
   const batches = batchesOf(request).length
+  const attended = plan.phases.every(p => TOOL_OF[p.phase] === null || HANDS_ON.has(p.phase))
   const cold = servedCold(request)
   const last = plan.phases.at(-1)?.phase
   const rests = cold ? (last === 'rest' ? COLD : NOW) : joint ? JOINT_RESTED : RESTED
   const stages = plan.phases.map((span, i): Step => {
     const step = stageStep(span, kind, { ovenC, trays: Math.min(SHELVES, traysOf(request)) }, rests)
     const hot = i > 0 && TOOL_OF[plan.phases[i - 1].phase] === 'ring'
-    const all = batches > 1 && i === 0 ? inBatches(step, batches, plan.pull.time, betweenBatches(request)) : step
+    const all = batches > 1 && i === 0 ? inBatches(step, batches, plan.pull.time + betweenBatches(request), attended) : step
     return all.tool === 'ring' && !hot ? { ...all, setUp: panS } : all
   })
   const carving = cold ? { what: SLICE_COLD, holds: SLICED_COLD } : { what: 'Carve', holds: [PLATE_S, 5 * 60] as const }
@@ -130,13 +131,11 @@ export function toSeveral(dish: Dish, donenesses: number): Dish {
 
 /**
  * One after the other at the same fire: all but the last are done when that one begins.
- * @param step of the last one, its first @param wholeS of each, until it comes off
+ * @param step of the last one, its first @param nextS from one going in to the next @param attended whether a hand is at it throughout
  */
-function inBatches(step: Step, batches: number, wholeS: number, betweenS: number): Step {
-  const before = (batches - 1) * (Math.round(wholeS) + betweenS)
-  const seconds = before + step.seconds
-  const atIt = step.hands[0] === step.seconds && wholeS - step.seconds < 1
-  return { ...step, what: `${step.what}, ${batches} batches`, seconds, hands: [atIt ? seconds : batches * step.hands[0], 0] }
+function inBatches(step: Step, batches: number, nextS: number, attended: boolean): Step {
+  const seconds = (batches - 1) * Math.round(nextS) + step.seconds
+  return { ...step, what: `${step.what}, ${batches} batches`, seconds, hands: [attended ? seconds : batches * step.hands[0], 0] }
 }
 
 interface InOven {

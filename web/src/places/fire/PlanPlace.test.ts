@@ -94,8 +94,13 @@ describe('the page', () => {
     await nextTick()
     expect(usePlan().current).toBeNull()
     button(page, 'Light the stove').click()
+    button(page, 'Light the stove').click()
     await answered()
     await flushPromises()
+    button(page, 'Light the stove').click()
+    await flushPromises()
+    // However often it was pressed.
+    expect(useCook().cooks).toHaveLength(1)
     const lit = useCook().cook!
     expect(settingsOf(lit.request)).toMatchObject({ ovenC: 95 })
     expect(lit.planned.freeS).toBeGreaterThan(1.2 * before.plan.free)

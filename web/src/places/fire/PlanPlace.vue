@@ -131,13 +131,19 @@ const withIt = computed(() =>
 const notLit = ref('')
 let left = false
 onBeforeUnmount(() => (left = true))
-async function light(): Promise<void> {
+/** Pressed twice it is lit once. */
+let lighting: Promise<void> | null = null
+const light = (): void => {
+  lighting ??= lit().finally(() => (lighting = null))
+}
+async function lit(): Promise<void> {
   const of = await plan.soon()
   if (!of || held.value || left) return
   notLit.value = ''
   const mine = table.loadsFor(of).map(load => ({ ...load, piece: draft.pieceId }))
   try {
-    begin(of, withIt.value.length === 0 ? mine : await table.withMates(mine, withIt.value))
+    const loads = withIt.value.length === 0 ? mine : await table.withMates(mine, withIt.value)
+    if (!left) begin(of, loads)
   } catch (error) {
     notLit.value = error instanceof Error ? error.message : 'What goes in the pan with it could not be worked out.'
   }
@@ -152,6 +158,7 @@ function begin(of: PlanResult, loads: readonly Lit[]): void {
     first ??= begun
   }
   if (first !== null) cook.show(first)
+  left = true
   void router.push('/stove')
 }
 function nameOf(request: PlanRequest, called: string, whose: string): string {
