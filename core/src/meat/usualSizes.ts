@@ -45,11 +45,13 @@ const at = ([low, high]: Range, share: number): number => Math.max(low / 3, low 
 
 /** Where a rising function is at a value, by halving; the nearer end where it is nowhere. */
 function whereIs(value: number, of: (share: number) => number, [low, high]: Range): number {
+  if (of(low) >= value) return low
+  if (of(high) <= value) return high
   let [from, to] = [low, high]
   for (let i = 0; i < 40; i++) {
     const middle = (from + to) / 2
     if (of(middle) < value) from = middle
     else to = middle
   }
-  return (from + to) / 2 < low + 1e-6 ? low : (from + to) / 2 > high - 1e-6 ? high : (from + to) / 2
+  return to
 }

@@ -75,7 +75,7 @@ describe('batches', () => {
       asked('roast', {}, { cutId: 'ribeye', form: 'roast', count, thicknessMm: 110, widthMm: 115, lengthMm: 230, weightG: 2200 })
     const told = (count: number): string => caveats(joints(count), planned(joints(count)).plan, 'metric').join()
     expect(told(1)).not.toMatch(/trays/)
-    expect(told(12)).toMatch(/they take \d trays of a half-size oven, which has room for 2/)
+    expect(told(12)).toMatch(/that is \d trays of a half-size oven, which has room for 2/)
   })
   it('the engine cooks the fullest of them, not the whole heap', () => {
     const request = asked('pan sear', {}, { count: 12 })

@@ -56,7 +56,7 @@ function ofTheOven(request: PlanRequest, plan: Plan): string[] {
   const trays = plan.phases.some(p => p.phase === 'oven') ? traysOf(request) : 1
   if (trays <= SHELVES) return []
   return [
-    `With air around them ${request.piece.count === 1 ? 'it takes' : 'they take'} ${trays} trays of a half-size oven, which has room for ${SHELVES}: a larger oven, or one load after the other.`
+    `With air around each that is ${trays} trays of a half-size oven, which has room for ${SHELVES}: a larger oven, or one load after the other.`
   ]
 }
 
