@@ -21,7 +21,7 @@ import { MOST_SPELLS, parseTurning, turningOf } from '#core/method/turning'
 import { USUAL_KIT } from '#core/method/usual'
 import { findUnit } from '#core/quantity/units'
 import type { PlanRequest, Target } from '#core/request/request'
-import { COAT_LIMITS_MM, COATS_ON, FORMS, MOST_COATS, ROOM_LIMITS, SURFACE_STATES, TARGET_LIMITS } from '#core/request/schema'
+import { besideSchema, COAT_LIMITS_MM, COATS_ON, FORMS, MOST_COATS, ROOM_LIMITS, SURFACE_STATES, TARGET_LIMITS } from '#core/request/schema'
 import { methodText, textOf } from '#core/request/settingsSchema'
 import { wholeSettings } from '#core/request/setup'
 
@@ -151,6 +151,7 @@ const planShape = yup
     room: roomText,
     kit: kitInUseSchema.default(undefined),
     guests: yup.object({ atRisk: yup.boolean().strict() }).noUnknown().default(undefined),
+    beside: besideSchema,
     spread: yup.boolean().strict(),
     readings: yup
       .array(yup.object({ at: needed('duration', [1, 24 * 3600]), core: needed('temperature', [-5, 110]) }).noUnknown())
@@ -182,7 +183,8 @@ export function readPlanCase(input: unknown): PlanCase {
       room: roomOf(given.room),
       target: targetOf(given.target),
       guests: { atRisk: given.guests?.atRisk ?? false, named: [] },
-      method: { kind, settings: settingsFrom(kind, method) }
+      method: { kind, settings: settingsFrom(kind, method) },
+      ...(given.beside === undefined ? {} : { beside: given.beside })
     },
     spread: (given.spread ?? false) || readings.length > 0,
     readings
@@ -218,7 +220,7 @@ function turningFrom({ turning, spells }: MethodGiven): unknown {
 
 /** A request written as a case file: every setting as it stands, so that the file says the whole. */
 export function writePlanCase(request: PlanRequest): object {
-  const { piece, room, target, guests, kit, method } = request
+  const { piece, room, target, guests, kit, method, beside } = request
   const settings = wholeSettings(request)
   const dials = DIALS.flatMap(dial => {
     const value = settings[dial.key]
@@ -246,6 +248,7 @@ export function writePlanCase(request: PlanRequest): object {
     method: { kind: method.kind, ...Object.fromEntries(dials) },
     target: { core: `${rounded(target.coreC)} °C`, ...(target.scaleId === OWN ? {} : { scale: target.scaleId }) },
     ...(guests.atRisk ? { guests: { atRisk: true } } : {}),
+    ...(beside === undefined ? {} : { beside }),
     kit
   }
 }

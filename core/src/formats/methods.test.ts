@@ -183,6 +183,15 @@ describe('a plan on the screen as a case file', () => {
     )
   })
 
+  it('says what lies in the pan with it, and is planned so', () => {
+    const request = { ...by(FIRST_REQUEST, 'pan sear', { panC: 205 }), beside: [{ areaM2: 0.011, seconds: 300 }] }
+    const file: object = writePlanCase(request)
+    expect(readPlanCase(file).request.beside).toEqual(request.beside)
+    const pull = (of: object): number => (answerPlan(of) as { readonly pull: { readonly atS: number } }).pull.atS
+    expect(pull(file)).toBeGreaterThan(pull({ ...file, beside: undefined }) + 3)
+    expect(() => readPlanCase({ ...file, beside: [{ areaM2: 4, seconds: 300 }] })).toThrow(/beside\[0\].areaM2/)
+  })
+
   it('is a case that the door answers', () => {
     const request = by(FIRST_REQUEST, 'oven then sear', { ovenC: 130, searS: 100, rewarmS: 20, turning: 'every 30 s' })
     expect(JSON.stringify(answerPlan(writePlanCase(request)))).toContain('oven then sear')

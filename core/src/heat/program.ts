@@ -23,6 +23,8 @@ export interface Stage {
   readonly burners?: readonly (Burner | null)[]
   /** What is done to the lumps as the stage begins. */
   readonly changes?: readonly LumpChange[]
+  /** What else takes heat from the lumps, in times what the subject takes. */
+  readonly beside?: number
 }
 
 export interface Subject {
@@ -99,6 +101,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
     const stop = time + ('after' in stage.end ? stage.end.after : stage.end.atMost)
     const earliest = time + (recording.atLeast ?? 0)
     const began = time
+    const amount = (subject.amount ?? 1) * (1 + (stage.beside ?? 0))
     let dt = control.first
     let done = stop - time < SCRAP
     while (!done) {
@@ -106,7 +109,7 @@ export function run(subject: Subject, stages: readonly Stage[], recording: Recor
       const left = stop - time
       // Two equal steps rather than a long one and a scrap.
       const step = dt >= left ? left : dt > 0.6 * left ? left / 2 : dt
-      body.step(step, stage.faces, lumps, stage.burners ?? NO_BURNERS, subject.amount ?? 1)
+      body.step(step, stage.faces, lumps, stage.burners ?? NO_BURNERS, amount)
       count += 1
       time = stop - time - step < SCRAP ? stop : time + step
       recorder.follow(step)

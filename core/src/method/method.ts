@@ -29,6 +29,8 @@ export interface PlannedStage {
   readonly burners?: readonly (Burner | null)[]
   /** What is done to the lumps as the stage begins. */
   readonly changes?: readonly LumpChange[]
+  /** What else takes heat from the lumps, in times what the piece takes. */
+  readonly beside?: number
 }
 
 export interface Program {

@@ -4,7 +4,7 @@
  */
 import { allOver, type AirFace, type Face, type Faces, type MetalFace, type PartlyFace } from '#core/heat/faces'
 import type { Burner, Lump, LumpChange } from '#core/heat/lump'
-import type { Piece } from '#core/meat/piece'
+import { faceAreaM2, type Piece } from '#core/meat/piece'
 import { HOLDING_C, keptWarm, onBoard, openAir, overPan, underFoil } from '#core/kit/air'
 import { inFridge, inIce } from '#core/kit/bath'
 import { ovenAir, type Oven } from '#core/kit/oven'
@@ -109,11 +109,18 @@ export function searStages(setup: Setup<Searing>, fresh: readonly LumpChange[] =
     turned: { turning, name: 'second face down', faces: { first: above, second: metal, side } },
     burners,
     changes: fresh,
-    open
+    open,
+    beside: besideIn(setup, seconds)
   }
   const onEdge = { first: above, second: above, side: rolled }
   const edge: PlannedStage = { phase: 'fat edge', busy: true, name: 'fat edge down', seconds: fatEdgeS, faces: onEdge, burners }
   return fatEdgeS > 0 ? [sear, edge] : [sear]
+}
+
+/** What others in its pan take, in times what it takes itself: by the floor they cover, for the part of its sear they are there. */
+function besideIn({ piece, cut, beside = [] }: Setup<unknown>, searS: number): number {
+  const theirs = beside.reduce((sum, { areaM2, seconds }) => sum + areaM2 * Math.min(1, seconds / searS), 0)
+  return theirs / (piece.count * faceAreaM2(piece, cut))
 }
 
 /** What the piece rests in and on. */

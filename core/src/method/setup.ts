@@ -35,6 +35,16 @@ export interface Setup<S> {
   readonly constants: Constants
   /** Whether it is a slab with a rim; decided once, so that a draw a little thicker is not another body. */
   readonly flat: boolean
+  /** What else lies in the pan while it is seared. */
+  readonly beside?: readonly Beside[]
+}
+
+/** Meat of another piece in the same pan. */
+export interface Beside {
+  /** Of the floor, m². */
+  readonly areaM2: number
+  /** In the pan up to the end, s. */
+  readonly seconds: number
 }
 
 /** Fine for what is shown; coarse for searches and for many draws: fewer cells, and of a long log its middle alone. */

@@ -59,7 +59,7 @@ function spellsOf(stage: PlannedStage, number: number, count: number | null): Sp
 
 /** @param fresh whether the stage begins with it: what is done to a pan or pot then is done once */
 export function spellOf(stage: PlannedStage, number: number | 'out', down: Down, seconds: number, fresh = true): Spell {
-  const { phase, busy, name, faces, turned, burners, changes } = stage
+  const { phase, busy, name, faces, turned, burners, changes, beside } = stage
   const over = down === 'second' && turned ? turned : { name, faces }
   return {
     phase,
@@ -71,7 +71,8 @@ export function spellOf(stage: PlannedStage, number: number | 'out', down: Down,
     stage: number,
     down,
     ...(burners ? { burners } : {}),
-    ...(changes && fresh ? { changes } : {})
+    ...(changes && fresh ? { changes } : {}),
+    ...(beside === undefined ? {} : { beside })
   }
 }
 

@@ -8,6 +8,7 @@ import type { KitInUse } from '#core/kit/kit'
 import type { Piece } from '#core/meat/piece'
 import type { Settings } from '#core/method/dials'
 import type { MethodKind } from '#core/method/methods'
+import type { Beside } from '#core/method/setup'
 
 export interface Target {
   /** Peak of the least cooked point, °C. */
@@ -45,6 +46,13 @@ export interface PlanRequest {
   readonly target: Target
   readonly guests: Guests
   readonly method: ChosenMethod
+  /** What else of the service lies in its pan with it; nothing where it is seared alone. */
+  readonly beside?: readonly Beside[]
+}
+
+/** As it is asked for by itself, whatever else is in the pan. */
+export function byItself({ beside: _, ...request }: PlanRequest): PlanRequest {
+  return request
 }
 
 /** A request that is well formed but cannot be cooked: which key, and why. */

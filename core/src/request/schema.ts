@@ -22,6 +22,8 @@ export const COATS_ON = ['first', 'second', 'side'] as const
 export const MOST_COATS = 6
 export const SURFACE_STATES = Object.keys(SURFACES) as SurfaceState[]
 export const FORMS = ['steak', 'roast'] as const
+const BESIDE_LIMITS = { areaM2: [0, 1], seconds: [0, 4 * 3600] } as const
+const MOST_BESIDE = 12
 export const MOST_NAMED = 12
 export const NAME_LENGTH = 40
 
@@ -75,6 +77,18 @@ const guestsSchema = yup
   .noUnknown()
   .required('This is missing: the guests.')
 
+/** What lies in the pan beside it, in a request and in a case file alike. */
+export const besideSchema = yup
+  .array(
+    yup
+      .object({ areaM2: within(BESIDE_LIMITS.areaM2, 'm²'), seconds: within(BESIDE_LIMITS.seconds, 's') })
+      .noUnknown()
+      .required()
+  )
+  .optional()
+  .default(undefined)
+  .max(MOST_BESIDE, `At most ${MOST_BESIDE} pieces beside it.`)
+
 const schema = yup
   .object({
     piece: pieceSchema,
@@ -89,7 +103,8 @@ const schema = yup
       .noUnknown()
       .required('This is missing: the target.'),
     guests: guestsSchema,
-    method: methodSchema
+    method: methodSchema,
+    beside: besideSchema
   })
   .noUnknown()
   .required('A request is missing.')

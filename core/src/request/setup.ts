@@ -64,7 +64,7 @@ export function hotMetal(request: Pick<PlanRequest, 'piece' | 'kit' | 'target' |
 
 /** @throws RequestError */
 export function setupOf(request: PlanRequest): Asked {
-  const { piece, kit, room, target, method } = request
+  const { piece, kit, room, target, method, beside } = request
   const { kind, settings } = method
   const cut = cutById(piece.cutId)
   if (!cut) throw new RequestError('piece.cutId', `There is no cut “${piece.cutId}”.`)
@@ -93,7 +93,8 @@ export function setupOf(request: PlanRequest): Asked {
       room,
       constants: CONSTANTS,
       flat: isFlat(piece, cut),
-      settings: settingsOf(request)
+      settings: settingsOf(request),
+      ...(beside && kind === 'pan sear' ? { beside } : {})
     },
     targetC: target.coreC,
     byClockS: settings.byClockS !== undefined && settings.byClockS > 0 ? settings.byClockS : null

@@ -121,6 +121,23 @@ export function beefDish(
   }
 }
 
+/**
+ * A dish whose fire takes another time than it did: what is done before it, and what is said of its steps, stay.
+ * @param fresh of the same piece by the same method, not got ready
+ */
+export function refired(dish: Dish, fresh: Dish): Dish {
+  const before = Math.max(0, dish.steps.length - fresh.steps.length)
+  const fire = fresh.steps.map((step, i) => {
+    const then = dish.steps.at(before + i)?.then
+    return then === undefined ? step : { ...step, then }
+  })
+  return {
+    ...dish,
+    ...(dish.pullC !== undefined && fresh.pullC !== undefined ? { pullC: fresh.pullC } : {}),
+    steps: [...dish.steps.slice(0, before), ...fire]
+  }
+}
+
 /** To several donenesses: at the heat from when the longest goes in, and off it one by one. */
 export function toSeveral(dish: Dish, donenesses: number): Dish {
   const { pullC: _, ...rest } = dish

@@ -6,7 +6,7 @@ import type { PlanRequest } from '#core/request/request'
 import { coverage } from '#core/request/setup'
 import { beefDish } from './beef'
 import { callsOf } from './calls'
-import { asOneDish, byPan, mayShare, type PieceDish } from './onePan'
+import { asOneDish, besideOf, byPan, mayShare, withBeside, type PieceDish } from './onePan'
 import { RECIPES } from './recipes'
 import { schedule } from './schedule'
 import { dishesOf, kitchenOf, type Ticket } from './ticket'
@@ -33,6 +33,44 @@ describe('pieces in one pan', () => {
     expect(mayShare(thick.request, many.request)).toBe(false)
     const roasted = { ...thin, request: asked('sear then oven', {}, thin.request.piece) }
     expect(byPan([thick, roasted])).toHaveLength(2)
+  })
+
+  it('take heat from one another: one beside its like is cooked as two of it are', () => {
+    const request = asked('pan sear', { panC: 200, turning: 'once' }, { thicknessMm: 24, weightG: 260 })
+    const [large, small] = KIT.rings
+    const on = (ring: typeof large, count: number): PlanRequest => ({
+      ...request,
+      kit: { ...request.kit, ring },
+      piece: { ...request.piece, count }
+    })
+    const longer = [large, small].map(ring => {
+      const [alone, two] = [1, 2].map(count => planned(on(ring, count)).plan)
+      const there = piece('a', on(ring, 1))
+      const beside = besideOf('a', [there, { ...there, id: 'b' }])
+      expect(beside).toHaveLength(1)
+      const together = planned(withBeside(on(ring, 1), beside)).plan
+      expect(together.pull.time).toBeCloseTo(two.pull.time, -1)
+      expect(together.peak.core).toBeCloseTo(alone.peak.core, 0)
+      return together.pull.time / alone.pull.time
+    })
+    expect(longer[0]).toBeGreaterThan(1.02)
+    expect(longer[1]).toBeGreaterThan(longer[0] + 0.01)
+  })
+
+  it('count for as long as they are there, and only in the pan', () => {
+    const [beside] = besideOf('thick', [thick, thin])
+    const sear = (of: PieceDish): number => of.dish.steps[0].seconds
+    expect(Math.abs(beside.seconds - sear(thin))).toBeLessThanOrEqual(15)
+    expect(beside.areaM2).toBeCloseTo(coverage(thin.request) * Math.PI * (thin.request.kit.pan.diameterMm / 2000) ** 2, 3)
+    const time = (request: PlanRequest): number => planned(request).plan.pull.time
+    const all = time(withBeside(thick.request, [{ ...beside, seconds: 3600 }]))
+    const [alone, shared] = [time(thick.request), time(withBeside(thick.request, [beside]))]
+    expect(shared).toBeGreaterThan(alone * 1.005)
+    expect(shared).toBeLessThan(all)
+    const roasted = asked('sear then oven', {}, thick.request.piece)
+    expect(time(withBeside(roasted, [beside]))).toBe(time(roasted))
+    expect(besideOf('thick', [thick])).toEqual([])
+    expect(withBeside(withBeside(thick.request, [beside]), [])).toEqual(thick.request)
   })
 
   it('are one dish as long as the longest alone: the other goes in later, and both come to the knife together', () => {

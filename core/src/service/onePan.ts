@@ -2,7 +2,9 @@
 import { cutById } from '#core/meat/cuts'
 import { pieceName } from '#core/meat/piece'
 import { capital, showDuration, shownText } from '#core/quantity/format'
-import type { PlanRequest } from '#core/request/request'
+import { byItself, type PlanRequest } from '#core/request/request'
+import { floorAreaM2 } from '#core/kit/pan'
+import type { Beside } from '#core/method/setup'
 import { coverage, MOST_OF_FLOOR, settingsOf } from '#core/request/setup'
 import type { Dish, Step } from './dish'
 
@@ -42,6 +44,24 @@ export function byPan<T extends { readonly request: PlanRequest }>(pieces: reado
   }
   return pans
 }
+
+/** Their times go by one another's: no finer than that, s. */
+const FINE_S = 30
+/** To a tenth of a square decimetre. */
+const PER_M2 = 1e4
+
+/** What lies in the pan beside one of them; nothing where it is alone in it. @param dish what the plan of each comes to */
+export function besideOf(id: string, pieces: readonly PieceDish[]): Beside[] {
+  const pan = byPan(pieces).find(p => p.some(piece => piece.id === id)) ?? []
+  return pan.flatMap(piece => {
+    if (piece.id === id) return []
+    const areaM2 = coverage(piece.request) * floorAreaM2(piece.request.kit.pan)
+    return [{ areaM2: Math.round(areaM2 * PER_M2) / PER_M2, seconds: Math.round(partOf(piece).sear / FINE_S) * FINE_S }]
+  })
+}
+/** @returns the request as it is cooked beside these */
+export const withBeside = (request: PlanRequest, beside: readonly Beside[]): PlanRequest =>
+  beside.length > 0 ? { ...request, beside } : request.beside ? byItself(request) : request
 
 /** "4 hanger steaks" */
 export function inWords({ piece }: PlanRequest): string {

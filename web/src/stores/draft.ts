@@ -14,7 +14,7 @@ import { dialsOf, fitsDial, type Settings } from '#core/method/dials'
 import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
 import { settingsFromEarlier } from '#core/request/earlier'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
-import { by, type Guests, type PlanRequest, type Target } from '#core/request/request'
+import { by, byItself, type Guests, type PlanRequest, type Target } from '#core/request/request'
 import { parseRequest, TARGET_LIMITS } from '#core/request/schema'
 import { suitsBest } from '#core/request/suits'
 import { kept } from './kept'
@@ -102,13 +102,14 @@ export const useDraft = defineStore('draft', () => {
     put(read.piece)
     // Who is at this table is not what the file says.
     const guests = { ...read.guests, named: request.value.guests.named }
-    setMethod(read.method.kind, read.method.settings, { ...read, guests })
+    setMethod(read.method.kind, read.method.settings, { ...byItself(read), guests })
   }
 
   /** A piece of the service comes to the fire, as it is wanted there and by whom. */
   function stand(id: string, asked: PlanRequest): void {
     pieceId.value = id
-    setMethod(asked.method.kind, asked.method.settings, asked)
+    // What lies beside it goes by the ticket, not by what it was.
+    setMethod(asked.method.kind, asked.method.settings, byItself(asked))
     touched.value = true
     forgive()
   }

@@ -10,13 +10,14 @@ import { cutById } from '#core/meat/cuts'
 import { piecesName } from '#core/meat/piece'
 import type { Plan } from '#core/plan/plan'
 import { capital } from '#core/quantity/format'
+import type { Beside } from '#core/method/setup'
 import type { PlanRequest } from '#core/request/request'
-import { beefDish, toSeveral } from '#core/service/beef'
+import { beefDish, refired, toSeveral } from '#core/service/beef'
 import type { Dish, Kitchen } from '#core/service/dish'
 import type { Service } from '#core/service/schedule'
 import { callsOf, type PassCall } from '#core/service/calls'
 import type { ServiceRecord } from '#core/service/record'
-import { byPan, mayShare } from '#core/service/onePan'
+import { besideOf, byPan, mayShare, withBeside } from '#core/service/onePan'
 import { recipeIn } from '#core/service/recipes'
 import { asKept, keptAcross, keptThrough, type Kept } from '#core/service/underWay'
 import { dishesOf, kitchenOf, MOST_LINES, piecesOf, whose, type DishLine, type Ticket } from '#core/service/ticket'
@@ -243,12 +244,27 @@ export const usePass = defineStore('pass', () => {
   })
   /** The piece at the fire, as it stands on the ticket. */
   const atTheFire = computed(() => pieces.value.find(p => p.id === draft.pieceId) ?? null)
+  /** Those of the ticket as they stand now: the one at the fire as it is there. */
+  const standing = computed(() => pieces.value.map(p => (p.id === draft.pieceId ? { ...p, request: draft.request } : p)))
+  /** What lies in the pan beside a piece of the ticket. */
+  const beside = (id: string): readonly Beside[] => besideOf(id, standing.value)
   /** Others on the ticket that can go in its pan with it: that do, or that would if both were as hot. */
   const mates = computed(() => {
-    const others = pieces.value.filter(p => p.id !== draft.pieceId && mayShare(p.request, draft.request))
-    const all = byPan([...pieces.value.filter(p => p.id !== draft.pieceId), { id: draft.pieceId, request: draft.request }])
-    const inOne = new Set(all.find(pan => pan.some(p => p.id === draft.pieceId))?.map(p => p.id))
-    return others.map(p => ({ ...p, shares: inOne.has(p.id) }))
+    const mine = { id: draft.pieceId, request: draft.request }
+    const all = atTheFire.value ? standing.value : [...standing.value, mine]
+    const inOne = byPan<{ readonly id: string; readonly request: PlanRequest }>(all).find(pan => pan.some(p => p.id === mine.id)) ?? []
+    return standing.value
+      .filter(p => p.id !== mine.id && mayShare(p.request, draft.request))
+      .map(p => ({ id: p.id, request: withBeside(p.request, beside(p.id)), shares: inOne.some(i => i.id === p.id) }))
+  })
+  /** One that is not at the fire, and whose time was reckoned with something else in its pan than lies there now. */
+  const crowded = computed(() => {
+    const [first] = standing.value.flatMap(p => {
+      if (p.id === draft.pieceId) return []
+      const now = withBeside(p.request, beside(p.id))
+      return canonical(now) === canonical(p.request) ? [] : [{ id: p.id, request: now }]
+    })
+    return first as typeof first | undefined
   })
   /** @param donenesses where it is cooked to several, all carved at once; the plan is that of the longest then */
   function beefLine(request: PlanRequest, plan: Plan, donenesses = 1): DishLine {
@@ -280,6 +296,15 @@ export const usePass = defineStore('pass', () => {
     ticket.value = { ...ticket.value, lines: ticket.value.lines.map(l => (l.id === line.id ? line : l)) }
   }
 
+  /** What it is planned to with what lies in its pan now. @param plan null where it cannot be so: it stays as it was */
+  function refire(id: string, request: PlanRequest, plan: Plan | null): void {
+    const again = (line: DishLine): DishLine =>
+      plan
+        ? { ...line, dish: refired(line.dish, beefDish('beef', line.dish.name, request, plan, ticket.value.diners)), request }
+        : { ...line, request }
+    ticket.value = { ...ticket.value, lines: ticket.value.lines.map(l => (l.id === id && 'dish' in l ? again(l) : l)) }
+  }
+
   /** To the fire as it is wanted. @returns whether it is one of the ticket's pieces */
   function openBeef(id: string): boolean {
     const of = pieces.value.find(p => p.id === id)
@@ -309,7 +334,10 @@ export const usePass = defineStore('pass', () => {
     atTheStove,
     pieces,
     atTheFire,
+    beside,
     mates,
+    crowded,
+    refire,
     follow,
     watched,
     full,

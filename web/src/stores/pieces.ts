@@ -10,6 +10,7 @@ import type { PlanRequest } from '#core/request/request'
 import { dangersOf } from '#core/safety/dangers'
 import { useDraft } from './draft'
 import { useGuests } from './guests'
+import { usePans } from './pans'
 import { usePass } from './pass'
 import { usePlan, type PlanResult } from './plan'
 import { useTable } from './table'
@@ -25,6 +26,7 @@ export const usePieces = defineStore('pieces', () => {
   const pass = usePass()
   const guests = useGuests()
   const table = useTable()
+  usePans()
 
   /** Of the plan for exactly what is at the fire. */
   const safe = ({ request, plan: of }: PlanResult): boolean =>

@@ -7,11 +7,14 @@ import { computed, shallowRef, watch } from 'vue'
 import type { Spread } from '#core/estimate/spread'
 import type { Misjudged } from '#core/plan/misjudged'
 import type { PlanRequest } from '#core/request/request'
+import { withBeside } from '#core/service/onePan'
 import { preheatsOf, type Preheats } from '#core/session/warmUp'
 import type { Planned, PlanAnswer, Refused } from '#core/usecase/plan'
 import { AFTER_PLAN, inBackground } from '../workers/background'
 import { Queue } from '../workers/queue'
+import { canonical } from './canonical'
 import { useDraft } from './draft'
+import { usePass } from './pass'
 
 export interface PlanResult extends Planned {
   readonly request: PlanRequest
@@ -28,12 +31,18 @@ export function resultOf(request: PlanRequest, answer: Planned): PlanResult {
 
 export const usePlan = defineStore('plan', () => {
   const draft = useDraft()
+  const pass = usePass()
   const result = shallowRef<PlanResult | null>(null)
   const refusal = shallowRef<(Omit<Refused, 'kind'> & { readonly request: PlanRequest }) | null>(null)
   const spreadOf = shallowRef<{ readonly of: PlanResult; readonly spread: Spread } | null>(null)
   const misjudgedOf = shallowRef<{ readonly of: PlanResult; readonly misjudged: Misjudged } | null>(null)
 
-  const isDraft = (request: PlanRequest): boolean => request === draft.request
+  /** The draft, with what the ticket has in its pan beside it; the same as long as it says the same. */
+  const asked = computed<PlanRequest>(before => {
+    const now = withBeside(draft.request, pass.beside(draft.pieceId))
+    return before && now !== draft.request && canonical(now) === canonical(before) ? before : now
+  })
+  const isDraft = (request: PlanRequest): boolean => request === asked.value
   let cancel: (() => void) | null = null
 
   const queue = new Queue<PlanRequest, PlanAnswer>({
@@ -67,7 +76,7 @@ export const usePlan = defineStore('plan', () => {
     )
 
   watch(
-    () => draft.request,
+    asked,
     request => {
       // It is of no use any more, and would keep the plan waiting.
       cancel?.()

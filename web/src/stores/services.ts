@@ -7,6 +7,7 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import { afterSaid, type ServiceEvent, type ServiceRecord } from '#core/service/record'
 import { api, RefusedError } from '../api/client'
+import { byItself } from '#core/request/request'
 import { canonical } from './canonical'
 import { useCook } from './cook'
 import { useDraft } from './draft'
@@ -117,7 +118,9 @@ export const useServices = defineStore('services', () => {
     pass.stand(record)
     named.value = { service: record.id, name: record.name }
     const mine = opened || record.piece === draft.pieceId ? null : pass.atTheFire
-    const [piece, request] = mine ? [mine.id, mine.request] : [record.piece ?? pass.pieces.at(0)?.id ?? draft.pieceId, record.request]
+    const [piece, request] = mine
+      ? [mine.id, byItself(mine.request)]
+      : [record.piece ?? pass.pieces.at(0)?.id ?? draft.pieceId, record.request]
     if (request && (piece !== draft.pieceId || canonical(request) !== canonical(draft.request))) draft.stand(piece, request)
     known.value = asKnown()
     clearTimeout(waiting)

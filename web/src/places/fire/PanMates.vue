@@ -25,7 +25,7 @@ const apart = computed(() => pass.mates.find(m => !m.shares))
     <p v-if="together">
       In one pan with {{ together }}. Lit together, each goes in so that all are carved at once<template v-if="!pass.atTheFire"
         >, as soon as this is on the ticket</template
-      >.
+      ><template v-else>; what each takes from the pan’s heat is counted</template>.
     </p>
     <p v-else-if="apart">
       The {{ inWords(apart.request) }} on the ticket would go in this pan too, but at {{ degrees(panOf(apart.request)) }}.

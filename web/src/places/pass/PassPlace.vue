@@ -26,6 +26,7 @@ import { dangersOf } from '#core/safety/dangers'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
 import { useKit } from '../../stores/kit'
+import { usePans } from '../../stores/pans'
 import { usePass } from '../../stores/pass'
 import { useRecipes } from '../../stores/recipes'
 import { useServices } from '../../stores/services'
@@ -45,6 +46,7 @@ import TicketList from './TicketList.vue'
 
 const id = useId()
 const pass = usePass()
+usePans()
 const router = useRouter()
 const draft = useDraft()
 const guests = useGuests()
