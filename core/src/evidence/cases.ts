@@ -7,10 +7,12 @@ import { cook, log, reaches, steak } from './bench'
 import { between, type Case } from './case'
 import { ROASTS } from './roasts'
 import {
+  bagged,
   baldwin,
   beltGrill,
   bigRib,
   capPortions,
+  GARCIA_SEGOVIA,
   grilled,
   minutes,
   PRACTICE,
@@ -21,6 +23,7 @@ import {
   TENDERLOIN,
   tenderloin,
   USDA,
+  VAUDAGNA,
   WHEELER
 } from './setups'
 
@@ -50,6 +53,13 @@ export const CASES: readonly Case[] = [
   baldwin('held out', 40, 0.55 * 150, 'cylinder'),
   baldwin('held out', 50, 0.55 * 210, 'cylinder'),
 
+  bagged('fitted', 50, VAUDAGNA, [7, 13]),
+  bagged('held out', 60, VAUDAGNA, [16, 24]),
+  bagged('fitted', 65, VAUDAGNA, [21, 29]),
+  bagged('held out', 60, GARCIA_SEGOVIA, [13, 21]),
+  bagged('fitted', 70, GARCIA_SEGOVIA, [23, 32]),
+  bagged('held out', 80, GARCIA_SEGOVIA, [31, 39]),
+
   ...ROASTS,
 
   skillet('fitted', 25, [12, 15]),
@@ -59,6 +69,8 @@ export const CASES: readonly Case[] = [
   skillet('held out', 19, [7, 9], 'fillet', { weightG: 115 }),
   grilled('fitted', 25, [11, 15], 'rump'),
   grilled('held out', 38, [22, 26], 'rump'),
+  grilled('held out', 19, [7, 11], 'rump'),
+  grilled('fitted', 51, [28, 33], 'rump'),
   grilled('held out', 25, [11, 14], 'strip'),
   grilled('fitted', 19, [7, 10], 'strip'),
   grilled('held out', 19, [8, 10], 'ribeye', USDA),

@@ -121,6 +121,102 @@ export const ROASTS: readonly Case[] = [
     [60, 65],
     'ribeye'
   ),
+  roasted(
+    'rib-bone-in',
+    'rib roast on its bones, 1.8–2.7 kg, 177 °C, 105–135 min',
+    CHARTS,
+    'held out',
+    177,
+    [120, 135],
+    [1800, 2700],
+    [105, 135],
+    [55, 59],
+    'ribeye'
+  ),
+  roasted(
+    'rib-bone-in-large',
+    'rib roast on its bones, 2.7–3.6 kg, 177 °C, 135–150 min',
+    CHARTS,
+    'fitted',
+    177,
+    [125, 140],
+    [2700, 3600],
+    [135, 150],
+    [55, 59],
+    'ribeye'
+  ),
+  roasted(
+    'tenderloin-whole-chart',
+    'whole tenderloin, 1.8–2.3 kg, 218 °C, 50–60 min',
+    CHARTS,
+    'fitted',
+    218,
+    [70, 85],
+    [1800, 2300],
+    [50, 60],
+    [55, 59],
+    'fillet'
+  ),
+  roasted(
+    'tenderloin-half-usda',
+    'half a tenderloin, 0.9–1.4 kg, 218 °C, 35–45 min, to 63 °C',
+    USDA,
+    'held out',
+    218,
+    [60, 70],
+    [900, 1400],
+    [35, 45],
+    [57, 65],
+    'fillet'
+  ),
+  roasted(
+    'rib-usda-bone-in',
+    'rib roast on its bones, 1.8–2.7 kg, 163 °C, 23–25 min a pound, to 63 °C',
+    USDA,
+    'fitted',
+    163,
+    [120, 135],
+    [1800, 2700],
+    [92, 150],
+    [60, 65],
+    'ribeye'
+  ),
+  roasted(
+    'round-tip',
+    'round tip roast, 1.4–1.8 kg, 163 °C, 105–120 min',
+    CHARTS,
+    'held out',
+    163,
+    [100, 115],
+    [1400, 1800],
+    [105, 120],
+    [55, 59],
+    'rump'
+  ),
+  roasted(
+    'round-tip-large',
+    'round tip roast, 1.8–2.7 kg, 163 °C, 120–150 min',
+    CHARTS,
+    'fitted',
+    163,
+    [110, 130],
+    [1800, 2700],
+    [120, 150],
+    [55, 59],
+    'rump'
+  ),
+  roasted(
+    'bottom-round',
+    'bottom round roast, 1.4–1.8 kg, 163 °C, 90–120 min',
+    CHARTS,
+    'held out',
+    163,
+    [90, 110],
+    [1400, 1800],
+    [90, 120],
+    [55, 59],
+    'rump'
+  ),
   {
     id: 'tri-tip',
     what: 'tri-tip, 0.7–0.9 kg, 218 °C, 30–40 min',
@@ -172,6 +268,20 @@ export const ROASTS: readonly Case[] = [
     figure: (ease, c) => {
       const piece = log(between(125, 135, ease), 3200, { cutId: 'ribeye' })
       return carryover(rested(piece, { ovenC: between(110, 125, ease), cover: 'loose foil' }, 51, c))
+    }
+  },
+  {
+    id: 'roast-drip',
+    what: 'boneless roasts, 1–2 kg, 163 °C to 60 °C: what of it drips',
+    source: 'meat science surveys (from memory)',
+    use: 'held out',
+    unit: '%',
+    seen: [3, 6],
+    middleIs: '93 mm, 1500 g',
+    figure: (ease, c) => {
+      const piece = log(between(100, 85, ease), between(2000, 1000, ease), { cutId: 'strip' })
+      const { run, off } = rested(piece, { ovenC: 163, cover: 'bare' }, 60, c)
+      return 100 * run.history.dripped[run.history.time.findIndex(t => t >= off)]
     }
   },
   lost(

@@ -108,6 +108,46 @@ export const baldwin = (use: Use, mm: number, table: number, shape: 'slab' | 'cy
   }
 })
 
+/** Muscle in its bag in a bath: pieces of what thickness, for how long; from what gives the least loss to what gives the most. */
+interface Bagged {
+  readonly id: string
+  readonly source: string
+  readonly what: string
+  readonly mm: readonly [number, number]
+  readonly min: readonly [number, number]
+}
+export const VAUDAGNA: Bagged = {
+  id: 'vaudagna',
+  source: 'S. R. Vaudagna and others, Int. J. Food Science and Technology 37 (2002) (from memory)',
+  what: 'pieces of 30–50 mm for 90–360 min',
+  mm: [50, 30],
+  min: [90, 360]
+}
+export const GARCIA_SEGOVIA: Bagged = {
+  id: 'garcia-segovia',
+  source: 'P. García-Segovia, A. Andrés-Bello and J. Martínez-Monzó, J. Food Engineering 80 (2007) (from memory)',
+  what: 'slices of 20–25 mm for an hour',
+  mm: [25, 20],
+  min: [60, 60]
+}
+/** What it has lost in the bag, nothing of it by drying. */
+export const bagged = (use: Use, bathC: number, { id, source, what, mm, min }: Bagged, seen: readonly [number, number]): Case => ({
+  id: `bag-loss-${id}-${bathC}`,
+  what: `${what} in a bag at ${bathC} °C: loss`,
+  source,
+  use,
+  unit: '%',
+  seen,
+  middleIs: `${(mm[0] + mm[1]) / 2} mm, ${(min[0] + min[1]) / 2} min`,
+  figure: (ease, c) => {
+    const bath: Face = { kind: 'fixed', at: bathC, conductance: c.bathConductance }
+    const stage: Stage = { name: 'bath', end: { after: minutes(between(...min, ease)) }, faces: facesBetween(bath, bath) }
+    const start = { temperature: 5, film: 0.06, boiling: 100 }
+    const grid = slabGrid(between(...mm, ease) / 1000)
+    return 100 * run({ grid, materials: [meatMaterial(STRIP, c)], start, constants: c }, [stage], KEEP_ENDS).loss
+  }
+})
+
 const PLATEN_C = 163
 export function beltGrill(c: Constants): ReturnType<typeof run> {
   // Platens of so much metal that the meat does not cool them; juice boils on them as in a pan.
