@@ -306,7 +306,6 @@ export class Body {
     ends[0].surface = this.inner
     ends[1].surface = this.rimSurface
     const dried = wetness - this.meanWater
-    this.meanWater = wetness
     this.book(rim.step(dt, mean - this.meanThen, dried, this.settling(), ends[0], ends[1]), this.rimShare)
     // What a dry rim could not give off was booked for all of the face.
     const kept = this.rimShare * rim.faceWater
@@ -319,13 +318,18 @@ export class Body {
     const evening = rim.evening * dt
     const wet = this.start.boiling - 1
     // What boils is left alone; the others share what the axis was given, and no more than that.
-    const { axisGain } = rim
+    const { axisGain, axisWater } = rim
     const { water, substances } = this
     const { material } = this.grid
+    const wetter = wetness > 0 ? axisWater / wetness : 0
+    this.meanWater = wetness * (1 + wetter)
     let heat = 0
     let capacity = 0
     for (let i = 0; i < temperature.length; i++) {
       const T = temperature[i]
+      const more = wetter * water[i]
+      water[i] += more
+      heat += weight[i] * more * waterWarmth(T)
       if (T >= wet) continue
       const c = weight[i] * substances.capacity(substances.row(material[i]), T, water[i])
       capacity += c

@@ -54,7 +54,7 @@ export const CONSTANT_TABLE = {
     'vapour through a dry crust: free vapour’s 4e-5 by porosity over tortuosity, from memory; fitted'
   ),
   juiceEscape: constant(0.55, 0, 0.9, '1', 'part of the juice pressed out under a piece in a pan that runs out from beneath it; fitted'),
-  juiceSeep: constant(7e-5, 0, 2e-4, '1/s', 'of the water heated muscle no longer holds, what finds its own way out and drips; fitted'),
+  juiceSeep: constant(5e-5, 0, 2e-4, '1/s', 'of the water heated muscle no longer holds, what finds its own way out and drips; fitted'),
   clingingJuice: constant(0.08, 0.03, 0.15, 'kg/m²', 'juice a face holds before it drips; estimate')
 } as const satisfies Record<string, Constant>
 

@@ -30,6 +30,8 @@ export class Rim {
   axisGain = 0
   axisHeat = 0
   evening = 0
+  /** kg/m³ that the axis got from the rim, or gave to it. */
+  axisWater = 0
   /** J/m of height by which the faces warmed the rings otherwise than they warm the axis. */
   faceHeat = 0
   /** kg/m of height that the rings kept, for want of more, where the axis lost it at its faces. */
@@ -80,6 +82,7 @@ export class Rim {
     }
     // Over what they would have gained if all of it were as its axis is.
     const before = temperature[0]
+    const wetBefore = water[0]
     const heatBefore = this.enthalpyAt(0)
     this.faceHeat = heat - this.whole * (heatBefore - axisHeld)
     this.faceWater = kept - this.whole * (water[0] - axisWater)
@@ -87,6 +90,7 @@ export class Rim {
     line.step(dt, closed, rim)
     this.axisGain = temperature[0] - before
     this.axisHeat = this.enthalpyAt(0) - heatBefore
+    this.axisWater = water[0] - wetBefore
     const apart = outside - before
     const rate = Math.abs(apart) > APART ? this.axisGain / (dt * apart) : 0
     const outer = axis.edge[n]

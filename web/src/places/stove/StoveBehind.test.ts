@@ -35,7 +35,7 @@ describe('a joint that is behind', () => {
     const page = await readBehind()
     const late = forecast()
     expect(page.find('.behind').text()).toMatch(/it comes out \d+\smin late/)
-    await vi.waitFor(() => expect(page.find('.behind').text()).toMatch(/carved \d+\smin sooner, off at \d+\s°C: it climbs/), {
+    await vi.waitFor(() => expect(page.find('.behind').text()).toMatch(/carved [\d½]+\smin sooner, off at \d+\s°C: it climbs/), {
       timeout: 30_000
     })
     button(page, 'Turn its oven up').click()
@@ -59,7 +59,8 @@ describe('a joint that is behind', () => {
     expect(useCook().cook!.events.at(-1)).toMatchObject({ kind: 'delayed', ovenC: 150 })
     await reckoned(page)
     expect(page.find('.behind').exists()).toBe(false)
-    expect(forecast().carve.time).toBeCloseTo(late.carve.time, -2)
+    // A minute or so of two hours and a half is what a search leaves open.
+    expect(Math.abs(forecast().carve.time / late.carve.time - 1)).toBeLessThan(0.01)
   })
 
   it('one that is on its time is told nothing', async () => {
