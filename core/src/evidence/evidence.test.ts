@@ -14,14 +14,14 @@ const judged = CASES.map(c => ({ ...c, ...judge(c, CONSTANTS) }))
 const share = (of: typeof judged): number => of.filter(c => c.inside).length / of.length
 
 describe('published and trade cases', () => {
-  it('at least 85 % of them are inside their bands', () => {
-    expect(share(judged)).toBeGreaterThanOrEqual(0.85)
+  it('at least 88 % of them are inside their bands', () => {
+    expect(share(judged)).toBeGreaterThanOrEqual(0.88)
   })
 
   it('those held out of the fit do about as well as those in it', () => {
     const [held, fitted] = (['held out', 'fitted'] as const).map(use => judged.filter(c => c.use === use))
     expect(Math.abs(held.length - fitted.length)).toBeLessThanOrEqual(6)
-    expect(share(held)).toBeGreaterThanOrEqual(0.8)
+    expect(share(held)).toBeGreaterThanOrEqual(0.85)
   })
 
   it('in the middle of the sizes and times stated, the mean error of the core is under 3 °C', () => {
@@ -30,8 +30,8 @@ describe('published and trade cases', () => {
     expect(mean).toBeLessThan(3)
   })
 
-  it('carryover is within 2 °C of what is seen', () => {
-    for (const c of judged.filter(j => j.unit === 'K')) expect(Math.abs(c.error), c.id).toBeLessThan(2)
+  it('carryover is within 1.5 °C of what is seen', () => {
+    for (const c of judged.filter(j => j.unit === 'K')) expect(Math.abs(c.error), c.id).toBeLessThan(1.5)
   })
 
   it('the belt grill comes through the door as it does on the bench', () => {
