@@ -30,6 +30,9 @@ export interface Exercise {
   readonly probe: boolean
   /** Said once it is off the heat: the table is so much later, s. */
   readonly guestsLateS?: number
+  /** What stands beside the beef, by its recipe, and for how many. */
+  readonly sides?: readonly string[]
+  readonly diners?: number
 }
 
 interface Given {
@@ -254,7 +257,7 @@ export const EXERCISES: readonly Exercise[] = [
     level: 3,
     name: 'A whole service',
     tells:
-      'Six at the table: a tenderloin from the oven, two strips and a fillet from the pan, all to be carved close together. Made for thirty times speed.',
+      'Six at the table: a tenderloin from the oven, two strips and a fillet from the pan, all to be carved close together, with mash, a salad and horseradish cream. Made for thirty times speed.',
     teaches: 'Nothing is hard by itself. What is slow goes first, and the hands are where two things fall due at once.',
     parts: [
       { request: asked({ piece: TENDERLOIN, kind: 'oven then sear', settings: { ovenC: 120 } }), called: 'tenderloin' },
@@ -262,7 +265,9 @@ export const EXERCISES: readonly Exercise[] = [
       { request: asked({ piece: FILLET, coreC: 52, settings: EVERY_MINUTE, ring: 1 }), called: 'fillet' }
     ],
     calls: true,
-    probe: true
+    probe: true,
+    sides: ['mash', 'salad', 'horseradish'],
+    diners: 6
   }
 ]
 

@@ -1,4 +1,5 @@
 /** A rehearsal as the page may know it: its own clock, the signs of each piece, and, once all is carved, what it came to. */
+import type { SideDone } from './sides'
 import type { Signs } from './signs'
 
 /** Where a rehearsal stands. */
@@ -9,6 +10,8 @@ export interface Rehearsal {
   /** What its clock shows as this is said, epoch ms, and how fast it goes. */
   readonly clock: { readonly at: number; readonly speed: number }
   readonly cooks: readonly { readonly id: string; readonly signs: Signs; readonly events: number }[]
+  /** What stands beside the beef, in the order of time. */
+  readonly sides: readonly SideDone[]
   /** Of a hundred; null until all of it is cut. */
   readonly points: number | null
 }

@@ -138,6 +138,35 @@ describe('a rehearsal', () => {
     expect(JSON.stringify((await request(app).get('/api/everything')).body)).not.toContain('cook-rehearsed')
   })
 
+  it('keeps what was done of its sides for every device, once, and takes their lateness off its points', async () => {
+    await begin('whole-service').expect(201)
+    await light()
+    const now = Date.now()
+    await tell(told(now, 3000)).expect(200)
+    const { sides } = await at()
+    expect(sides.length).toBeGreaterThan(5)
+    expect(sides.every(s => s.doneAt === null)).toBe(true)
+    const side = (call: string): string => `/api/rehearsals/${ID}/sides/${encodeURIComponent(call)}`
+    const said = (await request(app).put(side(sides[0].id)).expect(200)).body as Rehearsal
+    const { doneAt } = said.sides[0]
+    expect(Math.abs(doneAt! - now)).toBeLessThan(5000)
+    await request(app).put(side(sides[0].id)).expect(200)
+    expect((await at()).sides[0].doneAt).toBe(doneAt)
+    await request(app).delete(side(sides[0].id)).expect(200)
+    expect((await at()).sides[0].doneAt).toBeNull()
+    await request(app).put(side('no-such step')).expect(404)
+    await request(app)
+      .put(`/api/rehearsals/none-there/sides/${encodeURIComponent(sides[0].id)}`)
+      .expect(404)
+
+    // Each done on its time but the first side, which is never made.
+    const laidAt = told(now, 3000).find(e => e.kind === 'laid')!.at
+    const made = sides.filter(s => s.of !== sides[0].of)
+    await db('rehearsal_calls').insert(made.map(s => ({ rehearsal_id: ID, call_id: s.id, done_at: laidAt + 1000 * s.dueS })))
+    const { body } = await request(app).get(`/api/rehearsals/${ID}/cooks/cook-rehearsed/cut`).expect(200)
+    expect((await at()).points).toBe(Math.max(0, (body as CutOpen).score.points - 8))
+  })
+
   it('how a drill went is told once, and known at every screen', async () => {
     const done = (n: number, at: number): object => ({ id: `drilled-${n}`, kind: 'climb', right: n, at })
     await request(app).put('/api/drills/drilled-4').send(done(4, 2000)).expect(201)

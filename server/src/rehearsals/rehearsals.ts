@@ -11,6 +11,8 @@ import { exerciseById } from '#core/rehearsal/exercises'
 import { goingAt, shownBy, type Clock } from '#core/rehearsal/clock'
 import type { Rehearsal, RehearsalSummary } from '#core/rehearsal/record'
 import type { Score } from '#core/rehearsal/schema'
+import { sideCalls } from '#core/rehearsal/sideCalls'
+import { sidesCost, sidesServed, type SideCall, type SideDone } from '#core/rehearsal/sides'
 import { probedAt, signsAt, type Signs } from '#core/rehearsal/signs'
 import { lived, truthOf, type Beside, type Lived, type Truth } from '#core/rehearsal/truth'
 import { twistOf } from '#core/rehearsal/twists'
@@ -30,6 +32,12 @@ interface RehearsalRow {
   points: number | null
 }
 
+interface CallRow {
+  rehearsal_id: string
+  call_id: string
+  done_at: number
+}
+
 /** What has been worked out of a cook: its truth, and its life so far and a while on, for as long as nothing more is said. */
 interface Known {
   readonly truth: Truth
@@ -46,6 +54,8 @@ const MOST_LISTED = 40
 
 export class Rehearsals {
   private readonly known = new Map<string, Known>()
+  /** By exercise: they are the same in each of its rehearsals. */
+  private readonly sides = new Map<string, readonly SideCall[]>()
 
   constructor(
     private readonly db: Knex,
@@ -78,8 +88,27 @@ export class Rehearsals {
       exercise: row.exercise,
       clock: { at: Math.round(at), speed: row.speed },
       cooks: records.map(r => ({ id: r.id, signs: this.signsOf(row, r, records, at), events: r.events.length })),
+      sides: await this.sidesOf(row),
       points: row.points
     }
+  }
+
+  /**
+   * A step of a side was done, or not after all. Twice is once.
+   * @returns null where there is no such rehearsal, or no such step in it
+   */
+  async did(id: string, call: string, done: boolean, now: number): Promise<Rehearsal | null> {
+    const row = await this.row(id)
+    if (!row || !this.callsOf(row).some(c => c.id === call)) return null
+    const key = { rehearsal_id: id, call_id: call }
+    if (done) {
+      const at = Math.round(shownBy(clockOf(row), now))
+      await this.db<CallRow>('rehearsal_calls')
+        .insert({ ...key, done_at: at })
+        .onConflict(['rehearsal_id', 'call_id'])
+        .ignore()
+    } else await this.db<CallRow>('rehearsal_calls').where(key).delete()
+    return this.find(id, now)
   }
 
   /** @returns null where there is no such rehearsal */
@@ -168,12 +197,14 @@ export class Rehearsals {
     return added.length > 0
   }
 
-  /** Once all of it is cut it has its points: the mean of its pieces'. */
+  /** Once all of it is cut it has its points: the mean of its pieces', less what its sides cost. */
   private async judge(row: RehearsalRow, records: readonly CookRecord[]): Promise<void> {
     if (row.points !== null || records.some(r => progressOf(r.events).carvedAt === null)) return
     const all: number[] = []
     for (const record of records) all.push((await this.opened(row, record, records)).score.points)
-    const points = Math.round(all.reduce((sum, p) => sum + p, 0) / all.length)
+    const beef = all.reduce((sum, p) => sum + p, 0) / all.length
+    const laidAt = Math.min(...records.flatMap(r => progressOf(r.events).laidAt ?? []))
+    const points = Math.max(0, Math.round(beef - sidesCost(sidesServed(await this.sidesOf(row), laidAt))))
     await this.db<RehearsalRow>('rehearsals').where({ id: row.id }).update({ points })
   }
 
@@ -184,6 +215,22 @@ export class Rehearsals {
     if (known.cut?.events !== events)
       known.cut = { events, open: await betweenOthers(cuttingOpen(known.truth, record, besideOf(record, records), lateOf(row))) }
     return known.cut.open
+  }
+
+  private callsOf({ exercise }: RehearsalRow): readonly SideCall[] {
+    const told = exerciseById(exercise ?? '')
+    if (!told) return []
+    const there = this.sides.get(told.id) ?? sideCalls(told)
+    this.sides.set(told.id, there)
+    return there
+  }
+
+  private async sidesOf(row: RehearsalRow): Promise<SideDone[]> {
+    const calls = this.callsOf(row)
+    if (calls.length === 0) return []
+    const rows = await this.db<CallRow>('rehearsal_calls').where({ rehearsal_id: row.id })
+    const done = new Map(rows.map(r => [r.call_id, r.done_at]))
+    return calls.map(c => ({ ...c, doneAt: done.get(c.id) ?? null }))
   }
 
   private row(id: string): Promise<RehearsalRow | undefined> {

@@ -29,6 +29,17 @@ export function rehearsalRoutes(rehearsals: Rehearsals, changes: Changes): Route
     response.json(rehearsal)
   })
 
+  for (const [way, done] of [
+    ['put', true],
+    ['delete', false]
+  ] as const)
+    routes[way]('/:id/sides/:call', async (request, response) => {
+      const { id, call } = request.params
+      const rehearsal = there(await rehearsals.did(id, call, done, Date.now()), id)
+      changes.tell(id)
+      response.json(rehearsal)
+    })
+
   routes.post('/:id/cooks/:cook/probe', async (request, response) => {
     const { id, cook } = request.params
     const { exercise } = there(await rehearsals.find(id, Date.now()), id)
@@ -50,6 +61,6 @@ export function rehearsalRoutes(rehearsals: Rehearsals, changes: Changes): Route
 }
 
 function there<T>(found: T | null, id: string): T {
-  if (found === null) throw new HttpProblem(404, 'No such rehearsal', `There is no rehearsal “${id}”, or no such piece in it.`)
+  if (found === null) throw new HttpProblem(404, 'No such rehearsal', `There is no rehearsal “${id}”, or no such piece or side in it.`)
   return found
 }

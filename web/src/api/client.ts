@@ -123,6 +123,8 @@ export const api = {
   beginRehearsal: (id: string, exercise: string | null): Promise<Rehearsal> => ask('POST', '/rehearsals', { id, exercise }),
   rehearsal: (id: string): Promise<Rehearsal> => ask('GET', rehearsalPath(id)),
   goAt: (id: string, speed: number): Promise<Rehearsal> => ask('PUT', `${rehearsalPath(id)}/speed`, { speed }),
+  didSide: (id: string, call: string, done: boolean): Promise<Rehearsal> =>
+    ask(done ? 'PUT' : 'DELETE', `${rehearsalPath(id)}/sides/${encodeURIComponent(call)}`),
   probe: (id: string, cook: string): Promise<{ at: number; celsius: number }> => ask('POST', `${rehearsalPath(id)}${cookPath(cook)}/probe`),
   cutOpen: (id: string, cook: string): Promise<CutOpen> => ask('GET', `${rehearsalPath(id)}${cookPath(cook)}/cut`),
   kit: (): Promise<{ kit: Kit | null }> => ask('GET', '/kit'),

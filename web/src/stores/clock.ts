@@ -1,7 +1,8 @@
 /** What time it is at this stove: the kitchen's, or while something is rehearsed that one's own. */
 import { defineStore } from 'pinia'
-import { computed } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { goingAt, shownBy, type Clock } from '#core/rehearsal/clock'
+import type { SideDone } from '#core/rehearsal/sides'
 import { kept } from './kept'
 import { trueTime } from './trueTime'
 
@@ -45,11 +46,14 @@ export const useClock = defineStore('clock', () => {
   const rehearsing = kept<Rehearsing | null>('macellaio.rehearsing', () => null, parseRehearsing)
   /** Apart from it: it changes all the while, and hardly anybody looks at it. */
   const pace = kept<Clock | null>('macellaio.rehearsing.clock', () => null, parseClock)
+  /** What stands beside the beef of the rehearsal, as its keeper tells it. */
+  const sides = shallowRef<readonly SideDone[]>([])
   const now = (): number => timeBy(pace.value)
   const speed = computed(() => pace.value?.speed ?? 1)
 
   function enter(into: Omit<Rehearsing, 'mine'>, at: number, going: number): void {
     pace.value = { at, since: Date.now(), speed: going }
+    sides.value = []
     rehearsing.value = { ...into, mine: null }
   }
   /** As the keeper of the rehearsal has it: a step of a fraction of a second is not worth a jump. */
@@ -67,5 +71,5 @@ export const useClock = defineStore('clock', () => {
   }
   const leave = (): void => void (rehearsing.value = pace.value = null)
 
-  return { rehearsing, pace, speed, enter, set, go, take, leave }
+  return { rehearsing, pace, sides, speed, enter, set, go, take, leave }
 })

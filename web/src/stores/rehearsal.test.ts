@@ -10,6 +10,7 @@ import { A_MINUTE } from '#core/rehearsal/schema'
 import { useDrills } from './drills'
 import { freshEach, reload, settle, there } from './fresh.fixture'
 import { useRehearsal } from './rehearsal'
+import { useStove } from './stove'
 
 vi.mock('../workers/engine', async () => {
   const { silent } = await import('./fresh.fixture')
@@ -26,7 +27,7 @@ const light = (title: string): string => useCook().begin(title, BEGUN, null, { i
 const keeper = (of: Partial<Rehearsal>, more: Readonly<Record<string, unknown>> = {}): void =>
   void vi.stubGlobal('fetch', (path: string, { method, body }: { method: string; body?: string }) => {
     there.sent.push({ method, path, body: body === undefined ? undefined : JSON.parse(body) })
-    const whole = { id: 'rehearsal-one', exercise: null, cooks: [], points: null, clock: { at: Date.now(), speed: 1 }, ...of }
+    const whole = { id: 'rehearsal-one', exercise: null, cooks: [], sides: [], points: null, clock: { at: Date.now(), speed: 1 }, ...of }
     const found = Object.entries(more).find(([end]) => path.endsWith(end))?.[1]
     return Promise.resolve(new Response(JSON.stringify(found ?? whole), { status: 200 }))
   })
@@ -67,6 +68,52 @@ describe('a clock of its own', () => {
     expect(timeAt(clock)).toBe(5_000_000)
     clock.set(5_009_000, 10)
     expect(timeAt(clock)).toBe(5_009_000)
+  })
+})
+
+describe('what stands beside the beef', () => {
+  const SIDES = [
+    { id: 'mash 0 on', of: 'Mash', says: 'Peel the potatoes', dueS: 300, doneAt: null },
+    { id: 'mash 1 on', of: 'Mash', says: 'Water of 2 litres to the boil', dueS: 900, doneAt: null }
+  ]
+
+  it('is called once the first piece is in, one step after another, and done for every device; taken back it is called again', async () => {
+    const [cook, clock, stove, rehearsal] = [useCook(), useClock(), useStove(), useRehearsal()]
+    keeper({ sides: SIDES, clock: { at: 5_000_000, speed: 1 } })
+    clock.enter(INTO, 5_000_000, 1)
+    light('Strip')
+    await settle()
+    expect(clock.sides).toHaveLength(2)
+    expect(stove.stream.filter(c => c.dish)).toEqual([])
+    cook.say({ kind: 'laid' })
+    const laidAt = cook.cook!.events.find(e => e.kind === 'laid')!.at
+    const called = () => stove.stream.find(c => c.dish)
+    expect(called()).toMatchObject({ of: 'Mash', says: 'Peel the potatoes', due: laidAt + 300_000 })
+    const first = SIDES[0]
+    keeper({ sides: [{ ...first, doneAt: 5_100_000 }, SIDES[1]] as never, clock: { at: 5_000_000, speed: 1 } })
+    await rehearsal.did(first.id)
+    expect(there.sent.at(-1)).toMatchObject({ method: 'PUT', path: expect.stringContaining('/sides/mash%200%20on') as string })
+    expect(called()).toMatchObject({ due: laidAt + 900_000 })
+    keeper({ sides: SIDES, clock: { at: 5_000_000, speed: 1 } })
+    await rehearsal.did(first.id, false)
+    expect(there.sent.at(-1)).toMatchObject({ method: 'DELETE' })
+    expect(called()).toMatchObject({ due: laidAt + 300_000 })
+    // With all of the beef cut nothing is called any more.
+    for (const kind of ['pulled', 'carved'] as const) cook.say({ kind })
+    expect(called()).toBeUndefined()
+    clock.enter({ ...INTO, id: 'rehearsal-two' }, 5_000_000, 1)
+    expect(clock.sides).toEqual([])
+  })
+
+  it('is left to the cook where nothing is called', async () => {
+    const [cook, clock, stove] = [useCook(), useClock(), useStove()]
+    keeper({ sides: SIDES })
+    clock.enter({ ...INTO, calls: false }, 5_000_000, 1)
+    light('Strip')
+    useRehearsal()
+    cook.say({ kind: 'laid' })
+    await settle()
+    expect(stove.stream).toEqual([])
   })
 })
 

@@ -10,6 +10,7 @@ import type { Rehearsal } from '#core/rehearsal/record'
 import type { Signs } from '#core/rehearsal/signs'
 import { progressOf } from '#core/session/progress'
 import { api } from '../api/client'
+import { canonical } from './canonical'
 import { timeAt, useClock } from './clock'
 import { useCook } from './cook'
 import { useStove } from './stove'
@@ -51,6 +52,7 @@ export const useRehearsal = defineStore('rehearsal', () => {
     // Left meanwhile.
     if (clock.rehearsing === null || there.id !== clock.rehearsing.id) return
     seen.value = there
+    if (canonical(there.sides) !== canonical(clock.sides)) clock.sides = there.sides
     const { at, speed } = there.clock
     if (since === told) {
       clock.set(at, speed)
@@ -144,6 +146,15 @@ export const useRehearsal = defineStore('rehearsal', () => {
     go(fitting())
   }
 
+  /** A step of a side is done, or is not after all: at once here, and then at its keeper. */
+  async function did(call: string, done = true): Promise<void> {
+    const { id } = clock.rehearsing ?? {}
+    if (id === undefined) return
+    clock.sides = clock.sides.map(s => (s.id === call ? { ...s, doneAt: done ? timeAt(clock) : null } : s))
+    const since = told
+    await asked(async () => take(await api.didSide(id, call, done), since))
+  }
+
   /** A thermometer put in by hand: what it shows is heard as if it were typed. */
   async function probe(cookId: string): Promise<void> {
     const { id } = clock.rehearsing ?? {}
@@ -162,5 +173,5 @@ export const useRehearsal = defineStore('rehearsal', () => {
     wish.value = 1
   }
 
-  return { trouble, wish, fastest, signsOf, wishFor, probe, leave }
+  return { trouble, wish, fastest, signsOf, wishFor, did, probe, leave }
 })

@@ -105,9 +105,25 @@ export const useStove = defineStore('stove', () => {
       return [{ id: of.id, ...action, fire, of: nameOf(of), says: callFor(action, stand, units.system).says, cook: of, dish: null }]
     })
   )
+  /** When the first piece of it went in, epoch ms; null before. */
+  const firstLaidAt = computed(() => {
+    const laid = cook.cooks.flatMap(c => progressOf(c.events).laidAt ?? [])
+    return laid.length === 0 ? null : Math.min(...laid)
+  })
+  /** The next of what stands beside the beef of a rehearsal: its table is when all is to be carved. */
+  const ofSides = computed((): StreamCall[] => {
+    const next = time.sides.find(s => s.doneAt === null)
+    if (!next || time.rehearsing?.calls === false || firstLaidAt.value === null) return []
+    // All is on the table: what was not made by then is not made.
+    if (cook.cooks.every(c => progressOf(c.events).state === 'carved')) return []
+    const says = units.say(next.says)
+    const dish = { id: next.id, at: next.dueS, text: says, dishId: null, by: null }
+    return [{ id: DISH, does: 'dish', due: firstLaidAt.value + next.dueS * 1000, fire: null, of: next.of, says, cook: null, dish }]
+  })
   const ofDishes = computed((): StreamCall[] => {
+    if (time.rehearsing) return ofSides.value
     const next = pass.nextCall
-    if (!next || !pass.begun || time.rehearsing) return []
+    if (!next || !pass.begun) return []
     const due = pass.servedAt + next.at * 1000
     return [{ id: DISH, does: 'dish', due, fire: null, of: pass.ofWhom(next), says: next.text, cook: null, dish: next }]
   })
@@ -164,7 +180,7 @@ export const useStove = defineStore('stove', () => {
     computed(() =>
       stream.value.map(c => ({
         key: c.dish
-          ? `${pass.serviceId} ${c.dish.id}`
+          ? `${time.rehearsing?.id ?? pass.serviceId} ${c.dish.id}`
           : `${c.id} ${c.does} ${forecasts.get(c.id)?.progress.value?.moves} ${forecasts.get(c.id)?.progress.value?.onward.length}`,
         left: c.due === null ? null : (c.due - now.value) / 1000,
         words: c.dish && c.of ? `${c.of}: ${c.says}` : c.says

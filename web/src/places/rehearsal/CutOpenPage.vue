@@ -7,7 +7,9 @@ import type { CookRecord } from '#core/book/record'
 import type { CutOpen } from '#core/rehearsal/cutOpen'
 import { exerciseById } from '#core/rehearsal/exercises'
 import type { Rehearsal } from '#core/rehearsal/record'
+import { sidesServed, UNNOTICED_S } from '#core/rehearsal/sides'
 import { progressOf } from '#core/session/progress'
+import { showDuration, shownText } from '#core/quantity/format'
 import { api } from '../../api/client'
 import { useClock } from '../../stores/clock'
 import { useRehearsal } from '../../stores/rehearsal'
@@ -42,6 +44,16 @@ async function load(): Promise<void> {
 onMounted(load)
 const whole = computed(() => pieces.value?.filter(p => p.cut === null) ?? [])
 const points = computed(() => of.value?.points ?? null)
+/** What stood beside it, once all of it is cut. */
+const sides = computed(() => {
+  const laid = pieces.value?.flatMap(p => progressOf(p.record.events).laidAt ?? []) ?? []
+  return points.value === null || laid.length === 0 ? [] : sidesServed(of.value?.sides ?? [], Math.min(...laid))
+})
+function inTime(offS: number | null): string {
+  if (offS === null) return 'was never finished'
+  if (Math.abs(offS) <= UNNOTICED_S) return 'on its time'
+  return `${shownText(showDuration(Math.abs(offS)))} ${offS > 0 ? 'late' : 'too early'}`
+}
 function done(): void {
   if (clock.rehearsing?.id === props.id) rehearsal.leave()
   void router.push('/rehearse')
@@ -71,6 +83,11 @@ function again(): void {
     <p v-if="points !== null && (pieces?.length ?? 0) > 1" class="points">
       <b class="figure">{{ points }}</b> of 100 for all of it
     </p>
+    <ul v-if="sides.length > 0" class="sides" aria-label="Beside it">
+      <li v-for="s in sides" :key="s.of">
+        <b>{{ s.of }}</b> {{ inTime(s.offS) }}
+      </li>
+    </ul>
     <template v-for="p in pieces ?? []" :key="p.record.id">
       <piece-cut v-if="p.cut" :record="p.record" :cut="p.cut" :named="(pieces?.length ?? 0) > 1" />
     </template>
@@ -109,6 +126,12 @@ h1 {
 }
 .points b {
   font-size: 34px;
+}
+.sides {
+  margin: 6px 0 0;
+  padding: 0;
+  list-style: none;
+  font-size: 17px;
 }
 .whole {
   margin-top: 18px;

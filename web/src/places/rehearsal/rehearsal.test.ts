@@ -7,6 +7,7 @@ import { planned } from '#core/plan/planned.fixture'
 import { cuttingOpen } from '#core/rehearsal/cutOpen'
 import { EXERCISES } from '#core/rehearsal/exercises'
 import { playedByCalls } from '#core/rehearsal/played.fixture'
+import type { SideDone } from '#core/rehearsal/sides'
 import type { Signs } from '#core/rehearsal/signs'
 import { ALONE, truthOf } from '#core/rehearsal/truth'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
@@ -63,6 +64,7 @@ describe('the exercises', () => {
       exercise: 'two-donenesses',
       clock: { at: 5_000_000, speed: 1 },
       cooks: [],
+      sides: [],
       points: null
     })
     const page = await mounted(RehearsalsPlace, {}, '/rehearse')
@@ -101,7 +103,7 @@ describe('the exercises', () => {
       cooks: [{ id: played.id, title: 'Strip' }]
     }
     answers.set('GET /api/rehearsals', { rehearsals: [one], best: {} })
-    answers.set('GET /api/rehearsals/begun-there', { ...one, clock: { at: 7_000_000, speed: 10 }, cooks: [] })
+    answers.set('GET /api/rehearsals/begun-there', { ...one, clock: { at: 7_000_000, speed: 10 }, cooks: [], sides: [] })
     answers.set('GET /api/services/begun-there/cooks', { cooks: [{ ...played, events: [] }], thrownAway: [] })
     const page = await mounted(RehearsalsPlace, {}, '/rehearse')
     await soon(() => expect(page.find('[aria-label="Join in: A strip, as it should be"]').exists()).toBe(true))
@@ -112,7 +114,7 @@ describe('the exercises', () => {
 })
 
 describe('the stove in a rehearsal', () => {
-  async function atTheStove(calls: boolean): Promise<VueWrapper> {
+  async function atTheStove(calls: boolean, sides: readonly SideDone[] = []): Promise<VueWrapper> {
     useClock().enter({ id: 'one', name: 'By ear', calls, probe: true, guestsLateS: 0 }, Date.now(), 1)
     const id = useCook().begin('Strip', { request: FIRST_REQUEST, plan: FIRST.plan, preheatS: 200 }, null, {
       id: 'one',
@@ -124,11 +126,42 @@ describe('the stove in a rehearsal', () => {
       exercise: null,
       clock: { at: Date.now(), speed: 1 },
       cooks: [{ id, signs: SIGNS, events: 0 }],
+      sides,
       points: null
     })
     answers.set(`POST /api/rehearsals/one/cooks/${id}/probe`, { at: Date.now() + 1000, celsius: 31.4 })
     return mounted(StovePlace, {}, '/stove')
   }
+
+  it('calls what stands beside it as large as the beef; done, it is the next one’s turn', async () => {
+    const [peel, boil] = ['Peel the potatoes', 'Potatoes on'].map((says, i) => ({
+      id: `mash ${i} on`,
+      of: 'Mash',
+      says,
+      dueS: 20 + 400 * i,
+      doneAt: null
+    }))
+    const page = await atTheStove(true, [peel, boil])
+    useCook().say({ kind: 'laid' })
+    const looked = () => page.find('[aria-label="All that is on"]')
+    await soon(() => expect(looked().text()).toMatch(/Mash\s*Peel the potatoes/))
+    await looked()
+      .findAll('button')
+      .find(b => b.text().includes('Mash'))!
+      .trigger('click')
+    await soon(() => expect(page.find('h1').text()).toMatch(/^Peel the potatoes/))
+    expect(page.text()).not.toContain('The pass')
+    answers.set('PUT /api/rehearsals/one/sides/mash%200%20on', {
+      id: 'one',
+      exercise: null,
+      clock: { at: Date.now(), speed: 1 },
+      cooks: [],
+      sides: [{ ...peel, doneAt: Date.now() }, boil],
+      points: null
+    })
+    await button(page, 'Done').click()
+    await soon(() => expect(looked().text()).toMatch(/Mash\s*Potatoes on/))
+  })
 
   it('without calls says only what is seen, heard and felt, and offers what can be done', async () => {
     const page = await atTheStove(false)
@@ -163,6 +196,7 @@ describe('cut open', () => {
   it('shows what came of it beside what was wanted, what each decision cost, and all of it once more', async () => {
     const record = { ...playedByCalls(FIRST_REQUEST, { carved: -200 }), rehearsed: true }
     const cut = finish(cuttingOpen(truthOf(FIRST_REQUEST, 5, { thickness: -5 }), record, ALONE))
+    const laidAt = record.events.find(e => e.kind === 'laid')!.at
     answers.set('GET /api/services/one/cooks', { cooks: [record], thrownAway: [] })
     answers.set(`GET /api/rehearsals/one/cooks/${record.id}/cut`, cut)
     answers.set('GET /api/rehearsals/one', {
@@ -170,6 +204,10 @@ describe('cut open', () => {
       exercise: 'first-strip',
       clock: { at: 1, speed: 1 },
       cooks: [],
+      sides: [
+        { id: 'mash', of: 'Mash', says: 'Mash', dueS: 600, doneAt: laidAt + 1000 * (600 + 540) },
+        { id: 'salad', of: 'Salad', says: 'Salad', dueS: 700, doneAt: null }
+      ],
       points: cut.score.points
     })
     const page = await mounted(CutOpenPage, { id: 'one' }, '/rehearse/one')
@@ -179,6 +217,7 @@ describe('cut open', () => {
     const text = page.text().replace(/\s/g, ' ')
     expect(text).toMatch(/Cut \d[^:]*early: .*ml more on the board/)
     expect(text).toContain('It was 33 mm thick, not 38 mm.')
+    expect(page.findAll('.sides li').map(li => li.text().replace(/\s/g, ' '))).toEqual(['Mash 9 min late', 'Salad was never finished'])
     expect(page.findAll('figcaption').map(f => f.text())).toEqual(['Served', 'As it was wanted', 'If it had been cut at once'])
     useUnits().toggle()
     await soon(() => expect(page.text()).toMatch(/°F/))
@@ -191,7 +230,7 @@ describe('cut open', () => {
     await soon(() => expect(page.text()).toContain('The server does not answer.'))
     const record = { ...playedByCalls(FIRST_REQUEST), events: [] }
     answers.set('GET /api/services/two/cooks', { cooks: [record], thrownAway: [] })
-    answers.set('GET /api/rehearsals/two', { id: 'two', exercise: null, clock: { at: 1, speed: 1 }, cooks: [], points: null })
+    answers.set('GET /api/rehearsals/two', { id: 'two', exercise: null, clock: { at: 1, speed: 1 }, cooks: [], sides: [], points: null })
     await button(page, 'Try again').click()
     await soon(() => expect(page.text()).toContain('is not carved yet'))
   })

@@ -76,7 +76,7 @@ function finish(): void {
           <div class="foot">
             <div class="keys">
               <a-button class="act" @click="at.act()">Done<kbd>space</kbd></a-button>
-              <a-button @click="router.push('/pass')">The pass</a-button>
+              <a-button v-if="!clock.rehearsing" @click="router.push('/pass')">The pass</a-button>
             </div>
           </div>
         </template>

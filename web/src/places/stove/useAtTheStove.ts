@@ -3,6 +3,7 @@ import { computed, reactive, ref, watch } from 'vue'
 import { callFor, callsAfter, probedRangeFromNow, pullRangeFromNow } from '#core/session/call'
 import { ALLOWED, atTheHeat, spentUntil, standsLeft } from '#core/session/progress'
 import { IN_THE_PAN } from '#core/session/warmUp'
+import type { PassCall } from '#core/service/calls'
 import { showClock, showDuration, shownText } from '#core/quantity/format'
 import { useClock } from '../../stores/clock'
 import { useCook, type Said } from '../../stores/cook'
@@ -105,7 +106,8 @@ export function useAtTheStove() {
     cook.say(said, at)
   }
   function act(at?: number): void {
-    if (dish.value) pass.tick(dish.value.id)
+    if (dish.value && clock.rehearsing) done(dish.value)
+    else if (dish.value) pass.tick(dish.value.id)
     else {
       const does = action.value?.does ?? plain.value.at(0)?.kind
       if (!does || !record.value || state.value === 'carved') return
@@ -114,6 +116,11 @@ export function useAtTheStove() {
       cook.say({ kind: does }, at, [record.value.id, ...others])
     }
     stove.goOn()
+  }
+  /** Of a side that is rehearsed. */
+  function done({ id, text }: PassCall): void {
+    void rehearsal.did(id)
+    tell(`Done: ${text}.`, () => void rehearsal.did(id, false))
   }
   /** Where no forecast can be made the buttons still say what is done, in no more words than their own. */
   const plain = computed(() =>
