@@ -5,6 +5,7 @@ import type { Settings } from '#core/method/dials'
 import type { MethodKind } from '#core/method/methods'
 import { asked, planned } from '#core/plan/planned.fixture'
 import { RequestError } from '#core/request/request'
+import type { UnitSystem } from '#core/quantity/units'
 import { setupOf } from '#core/request/setup'
 import { cautionsFor } from '#core/safety/cautions'
 import { caveats } from './caveats'
@@ -53,6 +54,35 @@ describe('what will not come out well', () => {
     expect(said('pan sear', { count: 4, thicknessMm: 30, weightG: 360 })).toMatch(/crowded|too cool to brown/)
     expect(said('pan sear', { thicknessMm: 60, weightG: 700 })).toMatch(/Past about/)
     expect(said('pan sear', { thicknessMm: 6, weightG: 90, startC: 15 }, { turning: 'once' }, 48)).toMatch(/crust is barely there/)
+  })
+
+  it('a thick steak turned once says how long, how much less it were turned each minute, and what the usual minutes are of', () => {
+    const of = (thicknessMm: number, turning: 'once' | 'every 60 s') =>
+      planned(asked('pan sear', { panC: 210, turning }, { thicknessMm, weightG: 11.8 * thicknessMm }))
+    const said = (thicknessMm: number, turning: 'once' | 'every 60 s', system: UnitSystem = 'metric'): string => {
+      const { request, plan } = of(thicknessMm, turning)
+      return caveats(request, plan, system).join(' ')
+    }
+    expect(said(38, 'once')).toMatch(/takes 2\d½?\smin, .* a third less\. The 10 to 13 min .* of 30\smm to 34\smm/)
+    expect(said(38, 'once', 'us')).toMatch(/of 1.*in to 1.*in/)
+    for (const quiet of [said(30, 'once'), said(38, 'every 60 s')]) expect(quiet).not.toMatch(/seldom/)
+    for (const mm of [36, 42, 48]) {
+      const [once, often] = [of(mm, 'once'), of(mm, 'every 60 s')].map(p => p.plan.pull.time)
+      expect(often / once).toBeGreaterThan(0.58)
+      expect(often / once).toBeLessThan(0.72)
+    }
+    // What the minutes are of: at its middle they come to where cooks read it, 50 to 54 °C.
+    const minutes = (mm: number): number =>
+      planned(asked('pan sear', { panC: 225, turning: 'once' }, { thicknessMm: mm, weightG: 11.8 * mm }, 52)).plan.pull.time / 60
+    expect(minutes(30)).toBeGreaterThan(9)
+    expect(minutes(34)).toBeLessThan(17)
+  })
+
+  it('crowding counts what else lies in the pan', () => {
+    const { request, plan } = planned(asked('pan sear', { panC: 215 }, { thicknessMm: 24, weightG: 300 }))
+    expect(caveats(request, plan, 'metric').join(' ')).not.toMatch(/crowded/)
+    const shared = { ...request, beside: [{ areaM2: 0.03, seconds: 300 }] }
+    expect(caveats(shared, planned(shared).plan, 'metric').join(' ')).toMatch(/The pieces cover \d\d % of the pan: crowded meat steams/)
   })
 
   it('a joint longer than the pan is browned one part after the other, and the less; one that fits is not spoken of', () => {

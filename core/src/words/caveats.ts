@@ -1,6 +1,6 @@
 /** What a cook should hear about a plan before trusting it, worst first: what will not come out well, and what is less sure than the rest. */
 import { SHELVES } from '#core/kit/oven'
-import type { Pan } from '#core/kit/pan'
+import { floorAreaM2, type Pan } from '#core/kit/pan'
 import type { MethodKind } from '#core/method/methods'
 import { onTheFloor } from '#core/method/parts'
 import { pastryMisses } from '#core/method/wrapped'
@@ -85,7 +85,9 @@ function ofThePan(request: PlanRequest, plan: Plan, system: UnitSystem): string[
   const alone = request.method.kind === 'pan sear'
   const batches = batchesOf(request)
   const together = batches.at(0) ?? count
-  const covered = coverage({ ...request, piece: { ...request.piece, count: together } })
+  // What else lies in it takes its room too.
+  const beside = alone ? (request.beside ?? []).reduce((sum, { areaM2 }) => sum + areaM2, 0) / floorAreaM2(metal.pan) : 0
+  const covered = coverage({ ...request, piece: { ...request.piece, count: together } }) + beside
   const share = Math.round(covered * 100)
   const coldest = coldestMetal(plan)
   if (covered > 1) said.push(`They do not fit in the pan at once (${share} % of its floor): sear them in batches.`)
@@ -95,18 +97,31 @@ function ofThePan(request: PlanRequest, plan: Plan, system: UnitSystem): string[
     )
   else if (covered > CROWDED)
     said.push(
-      `${together === 1 ? 'One piece covers' : 'The pieces cover'} ${share} % of the pan: crowded meat steams. ${together === 1 ? 'A larger pan' : batches.length > 1 ? 'Fewer at a time' : 'Two batches'} would brown better.`
+      `${together === 1 && beside === 0 ? 'One piece covers' : 'The pieces cover'} ${share} % of the pan: crowded meat steams. ${together === 1 ? 'A larger pan' : batches.length > 1 ? 'Fewer at a time' : 'Two batches'} would brown better.`
     )
   if (alone && thicknessMm > THICK_FOR_A_PAN)
     said.push(
       `Past about ${shownText(showLength(THICK_FOR_A_PAN, system))} a pan alone overdoes the outside: here ${shownText(showLength(greyOf(plan), system))} of grey on each side. Gentler heat would finish it better.`
     )
+  if (alone) said.push(...ofOneTurn(request, plan, system))
   if (alone && Math.min(...plan.section.crustMm) < LEAST_CRUST)
     said.push(
       'So little time in the pan that the crust is barely there: a hotter pan, a drier surface, or meat straight from the fridge gives it longer.'
     )
   return said
 }
+
+/** One face at a time, so much meat takes longer than cooks remember: theirs was mostly thinner; common practice, no source. */
+function ofOneTurn({ piece: { thicknessMm } }: PlanRequest, { phases }: Plan, system: UnitSystem): string[] {
+  const sear = phases.find(p => p.phase === 'sear')
+  if (!sear || sear.spells > 2 || thicknessMm < LONG_ONE_TURN_MM) return []
+  const [long, ...measured] = [showDuration(sear.to - sear.from), ...MOSTLY_MM.map(mm => showLength(mm, system))].map(shownText)
+  return [
+    `Turned so seldom it takes ${long}, for what is off the metal gives its heat back: turned every minute, about a third less. The 10 to 13 min that are told of pieces called as thick as this are mostly of ${measured.join(' to ')}.`
+  ]
+}
+const LONG_ONE_TURN_MM = 36
+const MOSTLY_MM = [30, 34] as const
 
 /** Warmed again: what it was done to stays, until it is warmed past that. */
 function ofCookedBefore({ piece: { cookedC } }: PlanRequest, { peak }: Plan, system: UnitSystem): string[] {
