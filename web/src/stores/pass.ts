@@ -257,11 +257,14 @@ export const usePass = defineStore('pass', () => {
       .filter(p => p.id !== mine.id && mayShare(p.request, draft.request))
       .map(p => ({ id: p.id, request: withBeside(p.request, beside(p.id)), shares: inOne.some(i => i.id === p.id) }))
   })
-  /** One that is not at the fire, and whose time was reckoned with something else in its pan than lies there now. */
+  /**
+   * One that is not at the fire, and whose time was reckoned with something else in its pan than lies there now: by the
+   * ticket, which all devices have.
+   */
   const crowded = computed(() => {
-    const [first] = standing.value.flatMap(p => {
+    const [first] = pieces.value.flatMap(p => {
       if (p.id === draft.pieceId) return []
-      const now = withBeside(p.request, beside(p.id))
+      const now = withBeside(p.request, besideOf(p.id, pieces.value))
       return canonical(now) === canonical(p.request) ? [] : [{ id: p.id, request: now }]
     })
     return first as typeof first | undefined
