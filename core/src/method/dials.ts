@@ -43,6 +43,7 @@ export interface SettingValues {
   readonly heldS: number
   readonly coldS: number
   readonly rewarmS: number
+  readonly cheese: boolean
   /** The free quantity given by the cook instead of solved; 0 for solved. */
   readonly byClockS: number
 }
@@ -140,20 +141,28 @@ const ROWS: Record<SettingKey, Row> = {
   heldS: row('Kept warm', 'keptWarm', time(HELD_LIMITS_S), 'after the rest, under foil in an oven at 60 °C, for guests who are late'),
   coldS: row('Then in the fridge', 'cold', time(COLD_LIMITS_S), 'wrapped, to be sliced cold; 0 to be carved warm'),
   rewarmS: row('Back in the pan', 'rewarm', time([0, 300]), 'after the rest, each face so long, to crisp and warm it'),
+  cheese: row(
+    'Crust of cheese',
+    'cheeseCrust',
+    yes,
+    'laid on as it comes off, under a lid until it melts; what that takes of its heat is not counted'
+  ),
   byClockS: row('By the clock', 'byClock', time([0, DAY_S]), 'instead of working it out; 0 for worked out')
 }
 
 const PAN = ['panC', 'turning', 'fatEdgeS', 'basted'] as const
 const SEAR = ['panC', 'searS', 'turning', 'fatEdgeS', 'basted'] as const
 const REST = ['cover', 'rest', 'heldS', 'coldS'] as const
+/** On what comes off dry and hot. */
+const CRUST = ['cheese', 'byClockS'] as const
 const KEYS: Record<MethodKind, readonly SettingKey[]> = {
-  'pan sear': [...PAN, ...REST, 'rewarmS', 'byClockS'],
-  'sear then oven': [...SEAR, 'ovenC', 'standing', ...REST, 'rewarmS', 'byClockS'],
-  'oven then sear': ['ovenC', ...SEAR, ...REST, 'rewarmS', 'byClockS'],
-  roast: ['ovenC', ...SEAR, ...REST, 'rewarmS', 'byClockS'],
-  grill: ['grateC', 'turning', 'covered', 'lidC', ...REST, 'byClockS'],
-  'two-zone grill': ['grateC', 'directS', 'turning', 'lidC', 'order', 'covered', ...REST, 'byClockS'],
-  'bath then sear': ['bathC', 'holdS', 'coolS', ...SEAR, ...REST, 'rewarmS', 'byClockS'],
+  'pan sear': [...PAN, ...REST, 'rewarmS', ...CRUST],
+  'sear then oven': [...SEAR, 'ovenC', 'standing', ...REST, 'rewarmS', ...CRUST],
+  'oven then sear': ['ovenC', ...SEAR, ...REST, 'rewarmS', ...CRUST],
+  roast: ['ovenC', ...SEAR, ...REST, 'rewarmS', ...CRUST],
+  grill: ['grateC', 'turning', 'covered', 'lidC', ...REST, ...CRUST],
+  'two-zone grill': ['grateC', 'directS', 'turning', 'lidC', 'order', 'covered', ...REST, ...CRUST],
+  'bath then sear': ['bathC', 'holdS', 'coolS', ...SEAR, ...REST, 'rewarmS', ...CRUST],
   'sear then bath': [...SEAR, 'bathC', 'holdS', ...REST, 'rewarmS', 'byClockS'],
   'short hot bath': ['bathC', ...SEAR, ...REST, 'rewarmS', 'byClockS'],
   pot: ['boilingParts', 'coldParts', 'coldC', 'lid', 'topUps', ...SEAR, ...REST, 'rewarmS', 'byClockS'],

@@ -57,6 +57,8 @@ export interface Resting {
   readonly coldS: number
   /** A moment back in the hot pan after the rest, s on each face; 0 for none. */
   readonly rewarmS: number
+  /** A crust of cheese, laid on as it comes off and melted under a lid; what it weighs and melts by is not counted. */
+  readonly cheese: boolean
 }
 
 export interface Method<S extends Resting> {

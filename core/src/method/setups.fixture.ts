@@ -41,6 +41,7 @@ export function stripSetup(piece: Partial<Piece> = {}, settings: Partial<PanSear
       heldS: 0,
       coldS: 0,
       rewarmS: 0,
+      cheese: false,
       ...settings
     },
     constants: CONSTANTS

@@ -31,7 +31,7 @@ export function wholeKit(own: KitInUse | null): FullKit {
   }
 }
 
-const RESTING: Resting = { cover: 'bare', rest: { kind: 'to the peak' }, heldS: 0, coldS: 0, rewarmS: 0 }
+const RESTING: Resting = { cover: 'bare', rest: { kind: 'to the peak' }, heldS: 0, coldS: 0, rewarmS: 0, cheese: false }
 
 const bathAt = (celsius: number): number => Math.round(2 * celsius) / 2
 /** The short hot bath stands this far above the target, K. */

@@ -148,3 +148,15 @@ describe('getting it ready, on the ticket', () => {
     ).not.toMatch(/rack|1 %/)
   })
 })
+
+it('a crust of cheese goes on as it comes off, by hand, and everything else is as it was', () => {
+  const [bare, crusted] = [false, true].map(cheese => {
+    const request = asked('grill', { cheese })
+    return beefDish('a', 'Steak', request, planned(request).plan, 2).steps
+  })
+  const rest = bare.findIndex(s => s.what === 'Rest, bare')
+  expect(crusted[rest].what).toBe('Cheese on at once, a lid over it until it melts; then rest, bare')
+  expect(crusted[rest].hands).toEqual([60, 0])
+  expect(crusted.filter((_, i) => i !== rest)).toEqual(bare.filter((_, i) => i !== rest))
+  expect(crusted[rest].seconds).toBe(bare[rest].seconds)
+})

@@ -29,6 +29,8 @@ const SLICE_COLD = 'Slice it cold and thin, across the grain'
 /** At the heat all the while; elsewhere it is laid in and taken out. */
 const HANDS_ON: ReadonlySet<Phase> = new Set<Phase>(['sear', 'fat edge', 'rewarm', 'coals'])
 const LAY_IN = 60
+/** Cheese laid on and watched, s. */
+const MELT_S = 60
 /** Rested, it waits a little under its foil, a joint longer than a steak; common practice, no source. */
 const RESTED: Step['holds'] = [2 * 60, 10 * 60]
 const JOINT_RESTED: Step['holds'] = [10 * 60, 25 * 60]
@@ -93,7 +95,7 @@ export function beefDish(
   tasks: readonly Task[] = []
 ): Dish {
   const { kind } = request.method
-  const { ovenC } = settingsOf(request) as { readonly ovenC?: number }
+  const { ovenC, cheese } = settingsOf(request) as { readonly ovenC?: number; readonly cheese?: boolean }
   const joint = request.piece.form === 'roast'
   const panS = Math.round(panHotAfter(request))
   const batches = batchesOf(request).length
@@ -105,6 +107,8 @@ export function beefDish(
     const step = stageStep(span, kind, { ovenC, trays: Math.min(SHELVES, traysOf(request)) }, rests)
     const hot = i > 0 && TOOL_OF[plan.phases[i - 1].phase] === 'ring'
     const all = batches > 1 && i === 0 ? inBatches(step, batches, plan.pull.time + betweenBatches(request), attended) : step
+    if (cheese === true && span.phase === 'rest')
+      return { ...all, what: `Cheese on at once, a lid over it until it melts; then ${all.what.toLowerCase()}`, hands: [MELT_S, 0] }
     return all.tool === 'ring' && !hot ? { ...all, setUp: panS } : all
   })
   const carving = cold ? { what: SLICE_COLD, holds: SLICED_COLD } : { what: 'Carve', holds: [PLATE_S, 5 * 60] as const }

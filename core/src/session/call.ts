@@ -108,6 +108,7 @@ interface Set {
   readonly heldS?: number
   readonly coldS?: number
   readonly rewarmS?: number
+  readonly cheese?: boolean
   readonly cover?: string
   readonly pastryMm?: number
   readonly basted?: boolean
@@ -174,7 +175,7 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
       return {
         says: stand.among ? `Take ${piece} ${place.out.toLowerCase()}` : place.out,
         done: set.cover === 'ice' ? PLACES.cool.there : IN_A_BAG.has(here.phase) ? 'It is out' : place.out,
-        advice: `${outAdvice(here.phase, stand, system)}${set.cover === 'ice' ? ' Then in its bag straight into ice and water.' : ''}`
+        advice: `${outAdvice(here.phase, stand, system)}${set.cover === 'ice' ? ' Then in its bag straight into ice and water.' : ''}${set.cheese === true ? MELTED : ''}`
       }
     case 'carved':
       if (servedCold(request))
@@ -186,6 +187,8 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
       return { says: stand.among ? `Carve ${piece}` : 'Carve', done: 'Carved', advice: carveAdvice(stand, place.into, set, system) }
   }
 }
+/** On what is hottest outside, as it comes off. */
+const MELTED = ' Then the cheese on at once, and a lid over it until it has melted.'
 const IN_A_BAG: ReadonlySet<Phase> = new Set<Phase>(['bath', 'pot'])
 
 /** How hot, by when, and what else has to be begun now. */

@@ -210,6 +210,10 @@ describe('what else is said', () => {
     expect(plain(walk('in pastry').find(c => c.does === 'laid')!.advice)).toMatch(/Look at it after 10 min: where it darkens/)
     expect(walk('two-zone grill', { order: 'direct first' }).find(c => c.does === 'moved')!.advice).toMatch(/Pepper it now/)
     expect(walk('pan sear', { basted: true }).find(c => c.does === 'turned')!.advice).toMatch(/butter over it/)
+    for (const kind of ['pan sear', 'grill'] as const) {
+      expect(walk(kind, { cheese: true }).find(c => c.does === 'pulled')!.advice).toMatch(/cheese on at once, and a lid over it/)
+      expect(walk(kind).find(c => c.does === 'pulled')!.advice).not.toMatch(/cheese/)
+    }
     expect(walk('pan sear').find(c => c.does === 'turned')!.advice).not.toMatch(/butter/)
   })
 

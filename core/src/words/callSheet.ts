@@ -186,10 +186,11 @@ function whyAfter(asked: Asked, lateS: number | null, spread: Spread | null): st
 
 function restLines(asked: Asked): CallLine[] {
   const { request, plan } = asked
-  const { cover } = settingsOf(request) as Resting
+  const { cover, cheese } = settingsOf(request) as Resting
   const secondsIn = (phase: Phase): number => plan.phases.filter(p => p.phase === phase).reduce((sum, p) => sum + p.to - p.from, 0)
   const rewarm = plan.phases.find(p => p.phase === 'rewarm')
   const [heldS, coldS, rewarmS] = [secondsIn('hold'), secondsIn('chill'), secondsIn('rewarm')]
+  const melted = cheese ? ' The cheese goes on as it comes off, a lid over it until it has melted.' : ''
   const rest = {
     id: 'rest',
     label: cover === 'fridge' ? 'In the fridge, wrapped' : cover === 'ice' ? 'In ice and water' : `Rest, ${cover}`,
@@ -199,7 +200,7 @@ function restLines(asked: Asked): CallLine[] {
         ? 'Until it is at its hottest; then it is kept warm.'
         : coldS > 0
           ? 'Then wrapped, and into the fridge.'
-          : whyRest(asked, cover, rewarmS)
+          : whyRest(asked, cover, rewarmS) + melted
   }
   const held = { id: 'hold', label: 'Kept warm', shown: showDuration(heldS), why: whyHeld(asked) }
   return [

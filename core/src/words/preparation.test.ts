@@ -38,6 +38,12 @@ describe('the checklist', () => {
     expect(afterwards({ ...USUAL_PREPARATION, salt: 'after' }).join()).toMatch(/Salt the cut faces/)
   })
 
+  it('cheese for a crust is made while there is time, and only where one is wanted', () => {
+    const list = (cheese: boolean) => checklistFor(USUAL_PREPARATION, strip, FIRST_REQUEST.piece, 'pan sear', null, cheese)
+    expect(list(true).find(t => t.id === 'cheese')?.before).toBe(3600)
+    expect(list(false).some(t => t.id === 'cheese')).toBe(false)
+  })
+
   it('a wrapped fillet is seared cold and wrapped before it goes in, each in its turn; what dries and salts it comes before the sear', () => {
     const fillet = cutById('fillet')!
     const tasks = checklistFor(USUAL_PREPARATION, fillet, { ...FIRST_REQUEST.piece, cutId: 'fillet', form: 'roast' }, 'in pastry')

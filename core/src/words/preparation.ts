@@ -74,13 +74,15 @@ const READY_BEFORE: Partial<Record<MethodKind, number>> = {
 /**
  * First things first.
  * @param thawS in the fridge, where it comes from the freezer, s; null while it is not known
+ * @param cheese whether it gets a crust of cheese at its end
  */
 export function checklistFor(
   preparation: Preparation,
   cut: Cut,
   piece: Piece,
   kind: MethodKind = 'pan sear',
-  thawS: number | null = null
+  thawS: number | null = null,
+  cheese = false
 ): Task[] {
   const cooked = piece.cookedC !== undefined
   const own = (OWN[kind] ?? []).map(task => (task === BAGGED && cooked ? BAGGED_BEFORE : task))
@@ -127,6 +129,13 @@ export function checklistFor(
     if (surface !== 'starched')
       add('pat after salt', 3 * MINUTE, 'Pat off what the salt drew', 'Drawn water must boil away before anything browns.')
   }
+  if (cheese)
+    add(
+      'cheese',
+      HOUR,
+      'Rub cheese, crumbs and soft butter together, roll it thin between papers and chill it',
+      'Thin and cold it stays where it is laid, and melts all at once.'
+    )
   if (outMin > 0)
     add(
       'out',

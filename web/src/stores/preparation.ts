@@ -87,7 +87,16 @@ export const usePreparation = defineStore('preparation', () => {
     },
     { immediate: true }
   )
-  const tasks = computed(() => checklistFor(preparation.value, draft.cut, draft.request.piece, draft.request.method.kind, thawS.value))
+  const tasks = computed(() =>
+    checklistFor(
+      preparation.value,
+      draft.cut,
+      draft.request.piece,
+      draft.request.method.kind,
+      thawS.value,
+      draft.request.method.settings.cheese === true
+    )
+  )
 
   function change(part: Partial<Preparation>): void {
     preparation.value = { ...preparation.value, ...part }
