@@ -193,7 +193,12 @@ function restLines(asked: Asked): CallLine[] {
   const melted = cheese ? ' The cheese goes on as it comes off, a lid over it until it has melted.' : ''
   const rest = {
     id: 'rest',
-    label: cover === 'fridge' ? 'In the fridge, wrapped' : cover === 'ice' ? 'In ice and water' : `${cheese ? 'Cheese on; rest' : 'Rest'}, ${cover}`,
+    label:
+      cover === 'fridge'
+        ? 'In the fridge, wrapped'
+        : cover === 'ice'
+          ? 'In ice and water'
+          : `${cheese ? 'Cheese on; rest' : 'Rest'}, ${cover}`,
     shown: showDuration(Math.max(0, plan.carve.time - plan.pull.time - heldS - coldS - rewarmS)),
     why:
       heldS > 0
