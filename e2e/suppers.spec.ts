@@ -8,7 +8,8 @@ const calls = (page: Page) => page.getByRole('complementary', { name: 'Calls' })
 /** On the ticket, with what stands beside it, laid out and nothing in its way. */
 async function onThePass(page: Page, beside: readonly RegExp[]): Promise<void> {
   await page.getByRole('button', { name: 'On the pass' }).click()
-  // What the example brought goes.
+  // What the example brought goes, once it stands there.
+  await expect(page.getByRole('button', { name: /^Take off/ }).first()).toBeVisible()
   for (const off of [/^Take off Small potatoes/, /^Take off Broccoli/, /^Take off Red-wine/]) {
     const button = page.getByRole('button', { name: off })
     if ((await button.count()) > 0) await button.click()

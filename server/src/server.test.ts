@@ -61,11 +61,12 @@ describe('a cook is kept', () => {
     expect((found.body as { cooks: CookRecord[] }).cooks.map(c => c.service)).toEqual([service, second])
     const late = event('r-late', 3, { kind: 'delayed', seconds: 1200, ovenC: 110 })
     const behind = event('r-behind', 4, { kind: 'delayed', seconds: 0, ovenC: 140 })
+    const waves = [event('r-parted', 5, { kind: 'parted', seconds: 900 }), event('r-halved', 6, { kind: 'halved' })]
     const told = await request(app)
       .post('/api/cooks/cook-rare/events')
-      .send({ events: [late, behind] })
+      .send({ events: [late, behind, ...waves] })
       .expect(200)
-    expect((told.body as CookRecord).events).toEqual([late, behind])
+    expect((told.body as CookRecord).events).toEqual([late, behind, ...waves])
     await request(app)
       .post('/api/cooks/cook-rare/events')
       .send({ events: [event('r-wrong', 4, { kind: 'delayed', seconds: 1e6 })] })
@@ -73,7 +74,9 @@ describe('a cook is kept', () => {
     for (const wrong of [
       { kind: 'delayed', seconds: 600, ovenC: 900 },
       { kind: 'delayed', seconds: 0 },
-      { kind: 'turned', ovenC: 110 }
+      { kind: 'turned', ovenC: 110 },
+      { kind: 'parted' },
+      { kind: 'halved', seconds: 60 }
     ])
       await request(app)
         .post('/api/cooks/cook-rare/events')

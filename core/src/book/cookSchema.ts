@@ -71,7 +71,7 @@ const eventShape = yup
       .max(40, 'At most 40 letters.')
       .when('kind', { is: 'reading', otherwise: s => s.test('none', 'Only a reading has one.', v => v === undefined) }),
     seconds: yup.number().when(['kind', 'ovenC'], ([kind, ovenC]: unknown[], s) => {
-      if (kind !== 'delayed') return s.test('none', 'Only a delay has them.', v => v === undefined)
+      if (kind !== 'delayed' && kind !== 'parted') return s.test('none', 'Only a delay has them.', v => v === undefined)
       // An oven may be turned for what is behind, and nobody waits.
       const least = ovenC === undefined ? DELAY_LIMITS_S[0] : 0
       return figure.min(least, 'A minute at least.').max(DELAY_LIMITS_S[1], 'Three hours at most.')

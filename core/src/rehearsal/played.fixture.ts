@@ -28,7 +28,7 @@ export function playedByCalls(
   const { marks, pull, carve, afterRest } = plan
   const preheats = preheatsOf(request, marks)
   let number = 0
-  const event = (kind: Exclude<CookEvent['kind'], 'reading' | 'delayed' | 'undone'>, at: number): CookEvent => {
+  const event = (kind: Exclude<CookEvent['kind'], 'reading' | 'delayed' | 'parted' | 'undone'>, at: number): CookEvent => {
     number += 1
     const when = Math.round(at)
     return { id: `event-${number}`, at: when, entered: when, kind }

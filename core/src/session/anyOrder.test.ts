@@ -39,7 +39,7 @@ describe('any order of doings', () => {
               at: now,
               entered: now,
               kind: what,
-              ...(what === 'delayed' ? { seconds: 600 } : {})
+              ...(what === 'delayed' || what === 'parted' ? { seconds: 600 } : {})
             } as CookEvent)
             now += 1000 * seconds
           }

@@ -177,7 +177,15 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
         done: set.cover === 'ice' ? PLACES.cool.there : IN_A_BAG.has(here.phase) ? 'It is out' : place.out,
         advice: `${outAdvice(here.phase, stand, system)}${set.cover === 'ice' ? ' Then in its bag straight into ice and water.' : ''}${set.cheese === true ? MELTED : ''}`
       }
+    case 'halved':
+      return {
+        says: `Carve half of ${piece}`,
+        done: 'Half is carved',
+        advice: `${carveAdvice(stand, place.into, set, system)} The other half stays whole, under foil.`
+      }
     case 'carved':
+      if (progress.halvedAt !== null)
+        return { says: `Carve the rest of ${piece}`, done: 'Carved', advice: 'The second wave. Hot plates do the rest.' }
       if (servedCold(request))
         return {
           says: stand.among ? `Slice ${piece}, cold` : 'Slice it cold',
@@ -368,7 +376,9 @@ export function callsAfter(
     const slip = action.does === 'lit' || !next || action.due === null ? 0 : (action.due - (progress.laidAt ?? 0)) / 1000 - next.from
     const inAWhile = (time: number): string => `in ${long(Math.max(0, time + slip - elapsed))}`
     const carved = { what: servedCold(request) ? 'sliced' : 'carved', when: inAWhile(carve.time) }
-    return action.does === 'carved' ? [] : [...onward.map(m => ({ what: PLACES[m.phase].into, when: inAWhile(m.from) })), carved]
+    return action.does === 'carved' || action.does === 'halved'
+      ? []
+      : [...onward.map(m => ({ what: PLACES[m.phase].into, when: inAWhile(m.from) })), carved]
   }
   const rest = { what: servedCold(request) ? 'wrapped, in the fridge' : 'rest', when: long(Math.max(0, carve.time - pull.time)) }
   if (action.does === 'pulled') return [rest]

@@ -9,7 +9,7 @@ export type CookEvent = {
   readonly at: number
   readonly entered: number
 } & (
-  | { readonly kind: 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'lifted' | 'returned' | 'pulled' | 'carved' }
+  | { readonly kind: 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'lifted' | 'returned' | 'pulled' | 'halved' | 'carved' }
   | {
       readonly kind: 'reading'
       readonly coreC: number
@@ -27,6 +27,8 @@ export type CookEvent = {
       /** What the oven it is in was turned to meanwhile, °C, so that it comes out later. */
       readonly ovenC?: number
     }
+  /** Served in two waves: half of it is carved when it was to be, the other half waits so much longer. */
+  | { readonly kind: 'parted'; readonly seconds: number }
   | { readonly kind: 'undone'; readonly undoes: string }
 )
 
@@ -40,9 +42,11 @@ export const EVENT_KINDS: readonly EventKind[] = [
   'lifted',
   'returned',
   'pulled',
+  'halved',
   'carved',
   'reading',
   'delayed',
+  'parted',
   'undone'
 ]
 
@@ -81,7 +85,11 @@ export function standing(events: readonly CookEvent[]): CookEvent[] {
 
 /** Readings and delays are each their own. */
 const echoes = (first: CookEvent, then: CookEvent): boolean =>
-  then.kind === first.kind && first.kind !== 'reading' && first.kind !== 'delayed' && then.at - first.at < ECHO_MS
+  then.kind === first.kind &&
+  first.kind !== 'reading' &&
+  first.kind !== 'delayed' &&
+  first.kind !== 'parted' &&
+  then.at - first.at < ECHO_MS
 
 /** What undo would take back: the last thing that a hand entered and that still stands. */
 export function undoable(events: readonly CookEvent[]): CookEvent | null {

@@ -5,7 +5,7 @@ import type { Progress, Reading } from './progress'
 import { IN_THE_PAN, ringFollows, type Preheats } from './warmUp'
 
 export interface NextAction {
-  readonly does: Extract<EventKind, 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'returned' | 'pulled' | 'carved'>
+  readonly does: Extract<EventKind, 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'returned' | 'pulled' | 'halved' | 'carved'>
   /** Epoch ms; null where it waits for nothing but the cook. */
   readonly due: number | null
 }
@@ -63,7 +63,7 @@ export function nextAction(
 
 /** After the rest it may be kept warm, chilled, or back in the pan before it is carved. */
 function whileItRests(
-  { onward, lits, pulledAt }: Progress,
+  { onward, lits, pulledAt, inWaves, halvedAt }: Progress,
   { afterRest, carve }: UnderWay,
   preheats: Preheats,
   since: (seconds: number) => number
@@ -73,7 +73,7 @@ function whileItRests(
   const last = onward.at(-1)
   // A minute a face in the pan is a minute, however late it went in; a low oven and a fridge are left when the table calls.
   const slip = here && last !== undefined && IN_THE_PAN.has(here.phase) ? last - since(here.from) : 0
-  if (next === undefined) return { does: 'carved', due: since(carve.time) + slip }
+  if (next === undefined) return { does: inWaves && halvedAt === null ? 'halved' : 'carved', due: since(carve.time) + slip }
   if (IN_THE_PAN.has(next.phase) && next.stage !== here?.stage && !lits.some(at => at > (pulledAt ?? 0)))
     return { does: 'lit', due: Math.max(pulledAt ?? 0, since(next.from - preheats.pan)) }
   return { does: next.stage === here?.stage ? 'turned' : 'moved', due: since(next.from) + slip }

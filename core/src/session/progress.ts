@@ -23,6 +23,10 @@ export interface Progress {
   readonly laidAt: number | null
   readonly pulledAt: number | null
   readonly carvedAt: number | null
+  /** Where it is served in two waves: when the first half was carved; null where it is whole yet. */
+  readonly halvedAt: number | null
+  /** Whether half of it is to be carved before the other. */
+  readonly inWaves: boolean
   readonly turns: number
   /** Turned, stood on its edge or moved so often: which of the plan's marks it stands at. */
   readonly moves: number
@@ -56,9 +60,9 @@ const STATE_AFTER: Partial<Record<EventKind, CookState>> = {
 export const ALLOWED: Record<CookState, readonly EventKind[]> = {
   ready: ['lit', 'laid', 'delayed'],
   heating: ['lit', 'laid', 'delayed'],
-  'on the heat': ['lit', 'turned', 'edged', 'moved', 'lifted', 'pulled', 'reading', 'delayed'],
-  lifted: ['returned', 'pulled', 'reading', 'delayed'],
-  resting: ['carved', 'returned', 'lit', 'moved', 'turned', 'reading', 'delayed'],
+  'on the heat': ['lit', 'turned', 'edged', 'moved', 'lifted', 'pulled', 'reading', 'delayed', 'parted'],
+  lifted: ['returned', 'pulled', 'reading', 'delayed', 'parted'],
+  resting: ['halved', 'carved', 'returned', 'lit', 'moved', 'turned', 'reading', 'delayed', 'parted'],
   carved: ['reading']
 }
 
@@ -76,6 +80,9 @@ export function progressOf(events: readonly CookEvent[]): Progress {
   // In an oven turned down it is the heat that waits.
   const late = (when: (at: number, held: boolean) => boolean): number =>
     stand.reduce((sum, e) => sum + (e.kind === 'delayed' && e.ovenC === undefined && when(e.at, e.held === true) ? e.seconds : 0), 0)
+  const halvedAt = when('halved')
+  // What waits is what is left.
+  const waits = stand.reduce((sum, e) => sum + (e.kind === 'parted' ? e.seconds : 0), 0)
   const firstPull = stand.findIndex(e => e.kind === 'pulled')
   const off = state === 'resting' || state === 'carved'
   // Put back in the pan, an earlier pull was only a pause.
@@ -86,6 +93,8 @@ export function progressOf(events: readonly CookEvent[]): Progress {
     laidAt,
     pulledAt,
     carvedAt: when('carved'),
+    halvedAt,
+    inWaves: waits > 0,
     turns: cooked.filter(f => f.kind === 'turned').length,
     moves: cooked.length,
     onward: pulledAt === null ? [] : fromTheFirstMove(forward.filter(f => f.rested && f.at >= pulledAt)).map(f => f.at),
@@ -93,7 +102,7 @@ export function progressOf(events: readonly CookEvent[]): Progress {
     again: firstPull >= 0 && stand.slice(firstPull).some(e => e.kind === 'returned'),
     later: {
       in: late(at => laidAt === null || at < laidAt),
-      rest: late((at, held) => laidAt !== null && at >= laidAt && !held),
+      rest: late((at, held) => laidAt !== null && at >= laidAt && !held) + (halvedAt === null ? 0 : waits),
       held: late((at, held) => laidAt !== null && at >= laidAt && held),
       flash: stand.reduce(
         (most, e) => (e.kind === 'delayed' && laidAt !== null && e.at >= laidAt ? Math.max(most, e.flashS ?? 0) : most),

@@ -7,7 +7,7 @@ import { callFor } from './call'
 import type { CookEvent } from './events'
 import { notBefore } from './inService'
 import { nextAction } from './nextAction'
-import { progressOf, standsLeft } from './progress'
+import { happenedUntil, progressOf, standsLeft } from './progress'
 import { nextOf, togetherWith, type Due } from './stream'
 import { preheatsOf } from './warmUp'
 
@@ -18,7 +18,7 @@ const due = (id: string, seconds: number | null, does: Due['does'] = 'turned', f
   due: seconds === null ? null : seconds * 1000
 })
 const T0 = 1_750_000_000_000
-const said = (kind: 'lit' | 'laid' | 'pulled' | 'carved', s: number): CookEvent => ({
+const said = (kind: 'lit' | 'laid' | 'pulled' | 'halved' | 'carved', s: number): CookEvent => ({
   id: `${kind}-${s}`,
   kind,
   at: T0 + s * 1000,
@@ -159,6 +159,32 @@ describe('a table that is late', () => {
     const flashed: CookEvent = { ...late(300, 600), kind: 'delayed', seconds: 600, flashS: 60 }
     expect(progressOf([said('laid', 200), flashed, late(400, 60)]).later).toEqual({ in: 0, rest: 660, held: 0, flash: 60 })
   })
+  it('in two waves half of it is carved when it was to be, and only what is left waits', () => {
+    const parted: CookEvent = { id: 'p', kind: 'parted', seconds: 1200, at: T0 + 300_000, entered: T0 + 300_000 }
+    const on = [said('lit', 0), said('laid', 200), parted, said('pulled', 800)]
+    expect(progressOf(on)).toMatchObject({ state: 'resting', inWaves: true, halvedAt: null, later: { rest: 0 } })
+    const callOf = (events: readonly CookEvent[]) => {
+      const progress = progressOf(events)
+      const { rest } = progress.later
+      const longer = { ...setup, settings: { ...setup.settings, rest: { kind: 'clock', seconds: 240 + rest } as const } }
+      const forecast = planUnderWay(method, longer, request.target.coreC, happenedUntil(events, T0 + 800_000), plan.free)
+      const action = nextAction(progress, forecast, preheatsOf(request, forecast.marks))!
+      const stand = { request, progress, forecast, backS: null, among: false, called: undefined }
+      return { ...action, ...callFor(action, stand as never, 'metric') }
+    }
+    const first = callOf(on)
+    expect(first).toMatchObject({ does: 'halved', done: 'Half is carved', says: expect.stringMatching(/^Carve half of /) as string })
+    const halved = [...on, said('halved', 1100)]
+    expect(progressOf(halved)).toMatchObject({ state: 'resting', carvedAt: null, later: { rest: 1200 } })
+    const second = callOf(halved)
+    expect(second).toMatchObject({ does: 'carved', says: expect.stringMatching(/^Carve the rest of /) as string })
+    expect(second.due! - first.due!).toBeCloseTo(1_200_000, -3)
+    expect(progressOf([...halved, said('carved', 2300)])).toMatchObject({ state: 'carved', carvedAt: T0 + 2_300_000 })
+    // Not served in two waves after all.
+    const whole = [...on, { id: 'u', kind: 'undone' as const, undoes: 'p', at: T0 + 900_000, entered: T0 + 900_000 }]
+    expect(callOf(whole).does).toBe('carved')
+  })
+
   it('changes nothing of where it stands, and what is called next is called so much later', () => {
     const forecast = planUnderWay(method, setup, request.target.coreC, { past: [], off: false, again: false }, plan.free)
     const preheats = preheatsOf(request, forecast.marks)

@@ -102,7 +102,7 @@ export class CookRepository {
           core_c: event.kind === 'reading' ? event.coreC : null,
           probe: event.kind === 'reading' ? (event.probe ?? null) : null,
           undoes: event.kind === 'undone' ? event.undoes : null,
-          seconds: event.kind === 'delayed' ? event.seconds : null,
+          seconds: event.kind === 'delayed' || event.kind === 'parted' ? event.seconds : null,
           held: event.kind === 'delayed' && event.held === true ? 1 : null,
           oven_c: event.kind === 'delayed' ? (event.ovenC ?? null) : null,
           flash_s: event.kind === 'delayed' ? (event.flashS ?? null) : null
@@ -292,6 +292,7 @@ function eventOf(row: EventRow): CookEvent {
       ...(row.oven_c === null ? {} : { ovenC: row.oven_c }),
       ...(row.flash_s === null ? {} : { flashS: row.flash_s })
     }
+  if (row.kind === 'parted') return { id, at, entered, kind: 'parted', seconds: row.seconds ?? 0 }
   if (row.kind === 'undone') return { id, at, entered, kind: 'undone', undoes: row.undoes ?? '' }
   return { id, at, entered, kind: row.kind } as CookEvent
 }

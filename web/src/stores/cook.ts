@@ -20,9 +20,10 @@ import { kept } from './kept'
 import { outbox } from './outbox'
 
 export type Said =
-  | { kind: 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'lifted' | 'returned' | 'pulled' | 'carved' }
+  | { kind: 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'lifted' | 'returned' | 'pulled' | 'halved' | 'carved' }
   | { kind: 'reading'; coreC: number }
   | { kind: 'delayed'; seconds: number; held?: boolean; flashS?: number; ovenC?: number }
+  | { kind: 'parted'; seconds: number }
   | { kind: 'undone'; undoes: string }
 
 type Letter = { readonly cookId: string } & (

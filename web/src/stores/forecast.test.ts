@@ -11,7 +11,7 @@ import { asked, type LaterBy } from './forecast'
 vi.mock('../workers/queue', () => ({ Queue: class {} }))
 
 const T0 = 1_790_000_000_000
-type Doing = Exclude<CookEvent['kind'], 'reading' | 'delayed' | 'undone'>
+type Doing = Exclude<CookEvent['kind'], 'reading' | 'delayed' | 'parted' | 'undone'>
 
 function cooked(settings: Settings): { readonly plan: Plan; readonly told: (...events: CookEvent[]) => CookRecord } {
   const { request, plan } = planned(requestOf('pan sear', settings))

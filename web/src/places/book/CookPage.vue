@@ -153,6 +153,7 @@ const WORDS: Record<string, string> = {
   lifted: 'Lifted out',
   returned: 'Back in',
   pulled: 'Off the heat',
+  halved: 'Half of it carved',
   carved: 'Carved'
 }
 const log = computed(() => {
@@ -188,9 +189,11 @@ const log = computed(() => {
           ? e.seconds === 0 && e.ovenC !== undefined
             ? `Its oven turned to ${degrees(e.ovenC)}`
             : `The table is ${shownText(showDuration(e.seconds))} later${e.held === true ? ', kept warm' : ''}${e.flashS === undefined ? '' : ', then back in the hot pan'}${e.ovenC === undefined ? '' : `, its oven turned to ${degrees(e.ovenC)}`}`
-          : e.kind === 'reading'
-            ? `Read ${shownText(showTemperature(e.coreC, units.system, 1))}${e.probe === undefined ? '' : ` by ${e.probe}`}`
-            : (where(e) ?? WORDS[e.kind] ?? e.kind),
+          : e.kind === 'parted'
+            ? `In two waves: the other half ${shownText(showDuration(e.seconds))} later`
+            : e.kind === 'reading'
+              ? `Read ${shownText(showTemperature(e.coreC, units.system, 1))}${e.probe === undefined ? '' : ` by ${e.probe}`}`
+              : (where(e) ?? WORDS[e.kind] ?? e.kind),
       late: entered > 3 ? `written down ${showClock(entered)} later` : ''
     }
   })

@@ -64,7 +64,8 @@ describe('guests who are late', () => {
     await press('g')
     button(page, '20 min late').click()
     await vi.waitFor(() => expect(page.find('.late').text()).toContain('Turn its oven down'), { timeout: 30_000 })
-    await page.findAll('.late input[type=radio]').at(-1)!.setValue(true)
+    const down = page.findAll('.late input[type=radio]').findIndex(r => r.element.closest('label')!.textContent.includes('oven down'))
+    await page.findAll('.late input[type=radio]')[down].setValue(true)
     expect(page.find('.late').text()).toMatch(/its oven goes to \d+\s°C now: it comes out at \d+\s°C, and is cut .* later/)
     button(page, 'Do that').click()
     await flushPromises()
@@ -136,6 +137,52 @@ describe('guests who are late', () => {
     await press('u')
     await reckoned(page)
     expect(useStove().forecasts.get(useCook().cook!.id)!.forecast.value!.phases.at(-1)).toMatchObject({ phase: 'rest' })
+  })
+})
+
+describe('guests who are late, and one piece for all', () => {
+  it('half of a joint is carved when it was to be, the other half so much later; taken back in one', async () => {
+    const page = await jointInItsOven()
+    await wait(1500)
+    await reckoned(page)
+    const forecast = () => useStove().forecasts.get(useCook().cook!.id)!.forecast.value!
+    const before = forecast().carve.time
+    await press('g')
+    button(page, '30 min late').click()
+    await vi.waitFor(() => expect(page.find('.late').text()).toContain('Serve in two waves'), { timeout: 30_000 })
+    const at = page.findAll('.late input[type=radio]').findIndex(r => r.element.closest('label')!.textContent.includes('two waves'))
+    await page.findAll('.late input[type=radio]')[at].setValue(true)
+    expect(page.find('.late').text()).toMatch(/Half of it\s+is served first, as it was to be: cut at \d+/)
+    expect(page.find('.late').text()).toMatch(
+      /The other half\s+stays whole under foil, 30\smin longer: \d+\s°C in the middle when it is cut/
+    )
+    expect(page.findAll('.late input[type=checkbox]')).toHaveLength(0)
+    button(page, 'Do that').click()
+    await flushPromises()
+    expect(useCook().cook!.events.at(-1)).toMatchObject({ kind: 'parted', seconds: 1800 })
+    await reckoned(page)
+    expect(forecast().carve.time).toBeCloseTo(before, 0)
+    // Once is enough.
+    await press('g')
+    button(page, '20 min late').click()
+    await vi.waitFor(() => expect(page.find('.late').text()).toContain('Let it rest longer'), { timeout: 30_000 })
+    expect(page.find('.late').text()).not.toContain('two waves')
+    await press('Escape')
+
+    const laidAt = useCook().cook!.events.find(e => e.kind === 'laid')!.at
+    await wait(forecast().pull.time - (Date.now() - laidAt) / 1000)
+    useCook().say({ kind: 'pulled' }, Date.now())
+    await reckoned(page)
+    await wait(forecast().carve.time - forecast().pull.time + 30)
+    await vi.waitFor(() => expect(page.find('h1').text()).toMatch(/^Carve half of /), { timeout: 20_000 })
+    const halfAt = forecast().carve.time
+    await press(' ')
+    expect(useCook().cook!.events.at(-1)).toMatchObject({ kind: 'halved' })
+    await vi.waitFor(() => expect(page.find('h1').text()).toMatch(/^Carve the rest of /), { timeout: 20_000 })
+    await reckoned(page)
+    expect(forecast().carve.time - halfAt).toBeCloseTo(1800, -2)
+    await press('u')
+    await vi.waitFor(() => expect(page.find('h1').text()).toMatch(/^Carve half of /), { timeout: 20_000 })
   })
 })
 

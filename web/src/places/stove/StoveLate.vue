@@ -64,12 +64,20 @@ function flashS({ events, request }: CookRecord): number {
   return goesOnFromItsRest && dialsOf(request.method.kind).some(d => d.key === 'rewarmS') ? Math.min(FLASH_S, seconds.value / 4) : 0
 }
 const FLASH_S = 60
+/** The only one that is on: half of it is carved when it was to be. */
+const halved = computed(() => {
+  const [one] = open.value
+  if (open.value.length !== 1) return null
+  const { laidAt, inWaves } = progressOf(one.events)
+  const { count, form } = one.request.piece
+  return laidAt !== null && !inWaves && (count > 1 || form === 'roast') && !servedCold(one.request) ? one : null
+})
 const OFFERED: Record<Meanwhile, () => boolean> = {
   rest: () => true,
   flash: () => open.value.some(c => flashS(c) > 0),
   hold: () => ovens.value,
   oven: () => cooler.value !== null,
-  waves: () => open.value.length > 1
+  waves: () => open.value.length > 1 || halved.value !== null
 }
 const offered = computed(() => MEANWHILE.filter(m => OFFERED[m.value]()))
 
@@ -101,8 +109,21 @@ watch(seconds, async longer => {
 const chosen = computed(() => costsOf(meanwhile.value))
 function costsOf(way: Meanwhile): readonly Cost[] | null {
   if (way !== 'waves') return costs.value?.[way] ?? null
+  if (halved.value) return costs.value?.rest ? halves(halved.value, costs.value.rest) : null
   // Who is late gets what waited; who is there, what comes as it was to come.
   return costs.value?.rest?.map((c, i) => (second.value.includes(c.id) ? inSecond(open.value[i], c) : asItWas(open.value[i]))) ?? null
+}
+function halves(of: CookRecord, rested: readonly Cost[]): readonly Cost[] {
+  const first = asItWas(of)
+  return [
+    { ...first, of: 'Half of it' },
+    ...rested.map(({ cutC }) => ({
+      id: `${of.id} second`,
+      of: 'The other half',
+      says: `stays whole under foil, ${long(seconds.value)} longer${cutC === null ? '' : `: ${degrees(cutC)} in the middle when it is cut`}; its crust softens.`,
+      cutC
+    }))
+  ]
 }
 /** Its fire is still wanted by the first. */
 function inSecond(of: CookRecord, rested: Cost): Cost {
@@ -172,6 +193,12 @@ async function costOf(of: CookRecord, longer: number, way: Meanwhile): Promise<C
 }
 
 function take(): void {
+  if (meanwhile.value === 'waves' && halved.value) {
+    const said = cook.say({ kind: 'parted', seconds: seconds.value }, stove.now, [halved.value.id])
+    tell(`Half of it is carved as it was to be, the other ${long(seconds.value)} later.`, () => cook.takeBack(said))
+    emit('close')
+    return
+  }
   const waits = meanwhile.value === 'waves' ? open.value.filter(c => second.value.includes(c.id)) : open.value
   const turned = meanwhile.value === 'oven' ? cooler.value : null
   const rest = waits.filter(c => !turned?.pieces.has(c.id))
@@ -211,7 +238,7 @@ function take(): void {
         <a-radio v-for="m in offered" :key="m.value" :value="m.value">{{ m.says }}{{ beside(m.value) }}</a-radio>
       </a-radio-group>
       <a-checkbox-group
-        v-if="chosen && meanwhile === 'waves'"
+        v-if="chosen && meanwhile === 'waves' && halved === null"
         v-model:value="second"
         class="ways"
         aria-label="In the second wave"
@@ -228,7 +255,9 @@ function take(): void {
         <li v-if="meanwhile === 'waves'"><b>What stands beside it</b> comes with the first wave: keep the rest of it warm.</li>
         <li v-else-if="tonight"><b>What is on the pass</b> and not begun is called {{ long(seconds) }} later.</li>
       </ul>
-      <a-button class="do" :disabled="chosen === null || (meanwhile === 'waves' && !twoWaves)" @click="take">Do that</a-button>
+      <a-button class="do" :disabled="chosen === null || (meanwhile === 'waves' && halved === null && !twoWaves)" @click="take"
+        >Do that</a-button
+      >
       <a-button @click="emit('close')">Leave it as it was</a-button>
     </template>
   </section>

@@ -36,6 +36,7 @@ const SHORT: Record<string, string> = {
   edged: 'On its edge',
   returned: 'Back to the heat',
   pulled: 'Off the heat',
+  halved: 'Carve half',
   carved: 'Carve'
 }
 const shown = computed(() => stove.first?.id ?? cook.cook?.id)

@@ -8,7 +8,9 @@ export const SPOKEN: Record<string, string> = {
   lifted: 'lifted out',
   returned: 'back in',
   pulled: 'off the heat',
+  halved: 'half carved',
   carved: 'carved',
   reading: 'reading',
-  delayed: 'the guests are late'
+  delayed: 'the guests are late',
+  parted: 'served in two waves'
 }

@@ -25,6 +25,7 @@ const PLAINLY = {
   lifted: 'Lifted out',
   returned: 'Back at the heat',
   pulled: 'Off the heat',
+  halved: 'Half is carved',
   carved: 'Carved'
 } as const
 /** So long before its time nothing is taken off without a word, s. */
@@ -126,13 +127,16 @@ export function useAtTheStove() {
   const plain = computed(() =>
     (trouble.value || bySigns.value) && !action.value
       ? ALLOWED[state.value].flatMap(kind =>
-          kind !== 'reading' && kind !== 'undone' && kind !== 'delayed' && meant(kind) ? [{ kind, words: PLAINLY[kind] }] : []
+          kind !== 'reading' && kind !== 'undone' && kind !== 'delayed' && kind !== 'parted' && meant(kind)
+            ? [{ kind, words: PLAINLY[kind] }]
+            : []
         )
       : []
   )
   /** By signs alone only what this way of cooking has. */
   function meant(kind: keyof typeof PLAINLY): boolean {
     const marks = forecast.value?.marks
+    if (kind === 'halved') return progress.value?.inWaves === true && progress.value.halvedAt === null
     // After the rest only what this plan still has.
     if (state.value === 'resting' && (kind === 'lit' || kind === 'moved' || kind === 'turned')) {
       const left = forecast.value?.afterRest.slice(progress.value?.onward.length ?? 0) ?? []
