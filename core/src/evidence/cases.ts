@@ -54,11 +54,11 @@ export const CASES: readonly Case[] = [
   baldwin('held out', 50, 0.55 * 210, 'cylinder'),
 
   bagged('fitted', 50, VAUDAGNA, [7, 13]),
-  bagged('held out', 60, VAUDAGNA, [16, 24]),
+  bagged('fitted', 60, VAUDAGNA, [16, 24]),
   bagged('fitted', 65, VAUDAGNA, [21, 29]),
-  bagged('held out', 60, GARCIA_SEGOVIA, [13, 21]),
+  bagged('fitted', 60, GARCIA_SEGOVIA, [13, 21]),
   bagged('fitted', 70, GARCIA_SEGOVIA, [23, 32]),
-  bagged('held out', 80, GARCIA_SEGOVIA, [31, 39]),
+  bagged('fitted', 80, GARCIA_SEGOVIA, [31, 39]),
 
   ...ROASTS,
 

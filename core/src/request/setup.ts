@@ -49,6 +49,12 @@ export function servedCold(request: Pick<PlanRequest, 'piece' | 'kit' | 'target'
   return inFridgeS >= COLD_FROM_S && heldS <= 0 && rewarmS <= 0
 }
 
+/** Whether cheese is melted on it as it comes off: not on what goes into ice or a fridge, or is sliced cold. */
+export function meltsCheese(request: Pick<PlanRequest, 'piece' | 'kit' | 'target' | 'method'>): boolean {
+  const { cheese, cover } = settingsOf(request)
+  return cheese && cover !== 'ice' && cover !== 'fridge' && !servedCold(request)
+}
+
 /** Every dial of the request's method, as it stands. */
 export const wholeSettings = (request: Pick<PlanRequest, 'piece' | 'kit' | 'target' | 'method'>): Settings =>
   dialValues(request.method.kind, settingsOf(request) as never, request.method.settings.byClockS ?? 0)

@@ -159,4 +159,6 @@ it('a crust of cheese goes on as it comes off, by hand, and everything else is a
   expect(crusted[rest].hands).toEqual([60, 0])
   expect(crusted.filter((_, i) => i !== rest)).toEqual(bare.filter((_, i) => i !== rest))
   expect(crusted[rest].seconds).toBe(bare[rest].seconds)
+  const iced = asked('grill', { cheese: true, cover: 'ice' })
+  expect(beefDish('a', 'Steak', iced, planned(iced).plan, 2).steps.some(s => /cheese/i.test(s.what))).toBe(false)
 })

@@ -4,7 +4,7 @@ import type { MethodKind } from '#core/method/methods'
 import type { PhaseSpan, Plan } from '#core/plan/plan'
 import { capital } from '#core/quantity/format'
 import type { PlanRequest } from '#core/request/request'
-import { batchesOf, betweenBatches, servedCold, settingsOf, traysOf } from '#core/request/setup'
+import { batchesOf, betweenBatches, meltsCheese, servedCold, settingsOf, traysOf } from '#core/request/setup'
 import { panHotAfter } from '#core/session/warmUp'
 import { phaseName } from '#core/words/phases'
 import type { Task } from '#core/words/preparation'
@@ -95,7 +95,8 @@ export function beefDish(
   tasks: readonly Task[] = []
 ): Dish {
   const { kind } = request.method
-  const { ovenC, cheese } = settingsOf(request) as { readonly ovenC?: number; readonly cheese?: boolean }
+  const { ovenC } = settingsOf(request) as { readonly ovenC?: number }
+  const cheese = meltsCheese(request)
   const joint = request.piece.form === 'roast'
   const panS = Math.round(panHotAfter(request))
   const batches = batchesOf(request).length
@@ -107,7 +108,7 @@ export function beefDish(
     const step = stageStep(span, kind, { ovenC, trays: Math.min(SHELVES, traysOf(request)) }, rests)
     const hot = i > 0 && TOOL_OF[plan.phases[i - 1].phase] === 'ring'
     const all = batches > 1 && i === 0 ? inBatches(step, batches, plan.pull.time + betweenBatches(request), attended) : step
-    if (cheese === true && span.phase === 'rest')
+    if (cheese && span.phase === 'rest')
       return { ...all, what: `Cheese on at once, a lid over it until it melts; then ${all.what.toLowerCase()}`, hands: [MELT_S, 0] }
     return all.tool === 'ring' && !hot ? { ...all, setUp: panS } : all
   })

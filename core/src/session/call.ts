@@ -12,7 +12,7 @@ import type { Mark, Plan } from '#core/plan/plan'
 import { capital, showDuration, showDurationRange, showTemperature, showVolume, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import type { PlanRequest } from '#core/request/request'
-import { servedCold, settingsOf } from '#core/request/setup'
+import { meltsCheese, servedCold, settingsOf } from '#core/request/setup'
 import type { NextAction } from './nextAction'
 import { settingsSaid, type Progress } from './progress'
 import { IN_THE_PAN, preheatsOf, ringFollows } from './warmUp'
@@ -108,7 +108,6 @@ interface Set {
   readonly heldS?: number
   readonly coldS?: number
   readonly rewarmS?: number
-  readonly cheese?: boolean
   readonly cover?: string
   readonly pastryMm?: number
   readonly basted?: boolean
@@ -175,7 +174,7 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
       return {
         says: stand.among ? `Take ${piece} ${place.out.toLowerCase()}` : place.out,
         done: set.cover === 'ice' ? PLACES.cool.there : IN_A_BAG.has(here.phase) ? 'It is out' : place.out,
-        advice: `${outAdvice(here.phase, stand, system)}${set.cover === 'ice' ? ' Then in its bag straight into ice and water.' : ''}${set.cheese === true ? MELTED : ''}`
+        advice: `${outAdvice(here.phase, stand, system)}${set.cover === 'ice' ? ' Then in its bag straight into ice and water.' : ''}${meltsCheese(request) ? MELTED : ''}`
       }
     case 'halved':
       return {

@@ -213,6 +213,8 @@ describe('what else is said', () => {
     for (const kind of ['pan sear', 'grill'] as const) {
       expect(walk(kind, { cheese: true }).find(c => c.does === 'pulled')!.advice).toMatch(/cheese on at once, and a lid over it/)
       expect(walk(kind).find(c => c.does === 'pulled')!.advice).not.toMatch(/cheese/)
+      for (const cover of ['ice', 'fridge'] as const)
+        expect(walk(kind, { cheese: true, cover }).find(c => c.does === 'pulled')!.advice).not.toMatch(/cheese/)
     }
     expect(walk('pan sear').find(c => c.does === 'turned')!.advice).not.toMatch(/butter/)
   })

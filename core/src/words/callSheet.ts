@@ -23,7 +23,7 @@ import {
 } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import type { PlanRequest } from '#core/request/request'
-import { hotMetal, servedCold, settingsOf } from '#core/request/setup'
+import { hotMetal, meltsCheese, servedCold, settingsOf } from '#core/request/setup'
 import { phaseName, turnedText } from './phases'
 
 export interface CallLine {
@@ -186,7 +186,8 @@ function whyAfter(asked: Asked, lateS: number | null, spread: Spread | null): st
 
 function restLines(asked: Asked): CallLine[] {
   const { request, plan } = asked
-  const { cover, cheese } = settingsOf(request) as Resting
+  const { cover } = settingsOf(request) as Resting
+  const cheese = meltsCheese(request)
   const secondsIn = (phase: Phase): number => plan.phases.filter(p => p.phase === phase).reduce((sum, p) => sum + p.to - p.from, 0)
   const rewarm = plan.phases.find(p => p.phase === 'rewarm')
   const [heldS, coldS, rewarmS] = [secondsIn('hold'), secondsIn('chill'), secondsIn('rewarm')]

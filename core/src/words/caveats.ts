@@ -111,17 +111,17 @@ function ofThePan(request: PlanRequest, plan: Plan, system: UnitSystem): string[
   return said
 }
 
-/** One face at a time, so much meat takes longer than cooks remember: theirs was mostly thinner; common practice, no source. */
+/** One face at a time, so much meat takes far longer by this engine than cooks tell (10 to 13 min; common practice, no source): that is said, with what those minutes fit. */
 function ofOneTurn({ piece: { thicknessMm } }: PlanRequest, { phases }: Plan, system: UnitSystem): string[] {
   const sear = phases.find(p => p.phase === 'sear')
   if (!sear || sear.spells > 2 || thicknessMm < LONG_ONE_TURN_MM) return []
-  const [long, ...measured] = [showDuration(sear.to - sear.from), ...MOSTLY_MM.map(mm => showLength(mm, system))].map(shownText)
+  const [long, ...measured] = [showDuration(sear.to - sear.from), ...FIT_MM.map(mm => showLength(mm, system))].map(shownText)
   return [
-    `Turned so seldom it takes ${long}, for what is off the metal gives its heat back: turned every minute, about a third less. The 10 to 13 min that are told of pieces called as thick as this are mostly of ${measured.join(' to ')}.`
+    `Turned so seldom it takes ${long}, for what is off the metal gives its heat back: turned every minute, about a third less. The 10 to 13 min that cooks tell of pieces called so thick fit ${measured.join(' to ')} here.`
   ]
 }
 const LONG_ONE_TURN_MM = 36
-const MOSTLY_MM = [30, 34] as const
+const FIT_MM = [26, 30] as const
 
 /** Warmed again: what it was done to stays, until it is warmed past that. */
 function ofCookedBefore({ piece: { cookedC } }: PlanRequest, { peak }: Plan, system: UnitSystem): string[] {

@@ -6,7 +6,7 @@ import { parsePacket } from '#core/shop/schema'
 import { SURFACES } from '#core/meat/piece'
 import { FROMS, OILINGS, PEPPERINGS, SALTINGS, USUAL_PREPARATION, type Compared, type Preparation } from '#core/plan/preparation'
 import { RequestError, type PlanRequest } from '#core/request/request'
-import { setupOf } from '#core/request/setup'
+import { meltsCheese, setupOf } from '#core/request/setup'
 import { checklistFor } from '#core/words/preparation'
 import { askEngine } from '../workers/engine'
 import { Queue } from '../workers/queue'
@@ -88,14 +88,7 @@ export const usePreparation = defineStore('preparation', () => {
     { immediate: true }
   )
   const tasks = computed(() =>
-    checklistFor(
-      preparation.value,
-      draft.cut,
-      draft.request.piece,
-      draft.request.method.kind,
-      thawS.value,
-      draft.request.method.settings.cheese === true
-    )
+    checklistFor(preparation.value, draft.cut, draft.request.piece, draft.request.method.kind, thawS.value, meltsCheese(draft.request))
   )
 
   function change(part: Partial<Preparation>): void {
