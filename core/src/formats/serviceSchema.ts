@@ -4,6 +4,7 @@ import { epochMs, lineId, madeHere } from '#core/input/plainFields'
 import { InvalidInputError, validate } from '#core/input/problem'
 import { parseRequest } from '#core/request/schema'
 import { SERVICE_EVENT_KINDS, type ServiceEvent } from '#core/service/record'
+import { parsePrepared } from './preparedSchema'
 import { parseTicket } from './ticketSchema'
 
 export const SERVICE_NAME_LENGTH = 80
@@ -53,6 +54,12 @@ const PARSED = {
   }
 } as const
 
+/** What may be said with a piece at the fire: which it is, and how it is got ready. */
+const BESIDE = [
+  ['piece', (input: unknown) => validate(lineId(), input)],
+  ['prepared', parsePrepared]
+] as const
+
 const headShape = yup
   .object({
     id,
@@ -68,16 +75,16 @@ const headShape = yup
 function parseServiceEvent(input: unknown): ServiceEvent {
   const { id: own, at, kind } = validate(headShape, input) as { id: string; at: number; kind: keyof typeof CARRIES }
   const carries = CARRIES[kind]
-  const beside = kind === 'fire' ? 'piece' : null
-  const unknown = Object.keys(input as object).find(k => !['id', 'at', 'kind', carries, beside].includes(k))
+  const beside = kind === 'fire' ? BESIDE : []
+  const unknown = Object.keys(input as object).find(k => !['id', 'at', 'kind', carries, ...beside.map(([key]) => key)].includes(k))
   if (unknown !== undefined) throw new InvalidInputError([{ key: unknown, message: 'There is no such key here.' }])
   const said =
     carries === null
       ? {}
       : { [carries]: within(carries, PARSED[carries] as (i: unknown) => unknown, (input as Record<string, unknown>)[carries]) }
-  const { piece } = input as { readonly piece?: unknown }
-  const which = beside === null || piece === undefined ? {} : { piece: within('piece', p => validate(lineId(), p), piece) }
-  return { id: own, at, kind, ...said, ...which } as ServiceEvent
+  const given = input as Readonly<Record<string, unknown>>
+  const more = beside.flatMap(([key, parse]) => (given[key] === undefined ? [] : [[key, within<unknown>(key, parse, given[key])]]))
+  return { id: own, at, kind, ...said, ...Object.fromEntries(more) } as ServiceEvent
 }
 
 const listShape = yup

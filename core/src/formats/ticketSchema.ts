@@ -8,6 +8,7 @@ import { COOKS_LIMITS, DINERS_LIMITS, MOST_LINES, NAME_LENGTH, type Line, type T
 import { lineId, named, oneOf, within } from '#core/input/plainFields'
 import { parseRequest } from '#core/request/schema'
 import { readPlanCase } from './caseFile'
+import { parsePrepared } from './preparedSchema'
 import { onTool, recipeShape } from './recipeSchema'
 import { InvalidInputError, validate } from '#core/input/problem'
 
@@ -86,6 +87,7 @@ const lineShape = yup
     portions: yup.number().strict().typeError('This needs a number of guests.').integer().min(1).max(DINERS_LIMITS[1]).optional(),
     dish: dishShape.optional(),
     request: yup.mixed<object>().optional(),
+    prepared: yup.mixed<object>().optional(),
     /** As it was kept before: a plan file of it. */
     plan: yup.mixed<object>().optional()
   })
@@ -95,17 +97,23 @@ const lineShape = yup
     test: (line, context) => {
       // Null is refused by its own rule.
       if ((line as typeof line | null) === null) return true
-      const { recipe, dish, plan, request } = line
+      const { recipe, dish, plan, request, prepared } = line
       if ((recipe === undefined) === (dish === undefined))
         return context.createError({ message: 'A recipe of the book, or a dish: one of the two.' })
       if (recipe === undefined && line.portions !== undefined)
         return context.createError({ message: 'Only a recipe is made for so many of the table.' })
-      if (recipe !== undefined && (plan ?? request) !== undefined)
+      if (recipe !== undefined && (plan ?? request ?? prepared) !== undefined)
         return context.createError({ message: 'Only a dish of beef has a plan.' })
       const wrongPlan = wrongAt('plan', readPlanCase, plan)
       if (wrongPlan !== null) return context.createError({ path: `${context.path}.plan`, message: wrongPlan })
-      const wrong = wrongAt('request', parseRequest, request)
-      return wrong === null || context.createError({ path: `${context.path}.request`, message: wrong })
+      for (const [key, read, given] of [
+        ['request', parseRequest, request],
+        ['prepared', parsePrepared, prepared]
+      ] as const) {
+        const wrong = wrongAt(key === 'request' ? 'request' : 'preparation', read, given)
+        if (wrong !== null) return context.createError({ path: `${context.path}.${key}`, message: wrong })
+      }
+      return true
     }
   })
 
@@ -147,9 +155,9 @@ export function parseTicket(input: unknown): Ticket {
   const { lines, names, without, ...rest } = validate(shape, input)
   return { ...rest, ...(names === undefined ? {} : { names }), ...(without === undefined ? {} : { without }), lines: lines.map(asLine) }
 }
-function asLine({ plan, request, ...line }: yup.InferType<typeof lineShape>): Line {
+function asLine({ plan, request, prepared, ...line }: yup.InferType<typeof lineShape>): Line {
   const asked = request !== undefined ? parseRequest(request) : plan !== undefined ? readPlanCase(plan).request : null
-  return { ...line, ...(asked ? { request: asked } : {}) } as Line
+  return { ...line, ...(asked ? { request: asked } : {}), ...(prepared === undefined ? {} : { prepared: parsePrepared(prepared) }) } as Line
 }
 
 const FORMAT = 'macellaio ticket'

@@ -6,7 +6,7 @@ import type { PlanRequest } from '#core/request/request'
 import { coverage } from '#core/request/setup'
 import { beefDish } from './beef'
 import { callsOf } from './calls'
-import { asOneDish, besideOf, byPan, mayShare, withBeside, type PieceDish } from './onePan'
+import { asOneDish, besideOf, byPan, goesIn, mayShare, withBeside, type PieceDish } from './onePan'
 import { RECIPES } from './recipes'
 import { schedule } from './schedule'
 import { dishesOf, kitchenOf, type Ticket } from './ticket'
@@ -98,6 +98,20 @@ describe('pieces in one pan', () => {
     const calls = callsOf(schedule(dishes, alone)).map(c => c.text)
     expect(calls.filter(c => /Heat the pan/.test(c))).toHaveLength(1)
     expect(calls.some(c => /The last one out/.test(c))).toBe(true)
+  })
+
+  it('each goes in when the layout says: the thinner later, by as much as it is called later; by itself after its last task', () => {
+    const service = schedule(dishesOf(ticket, KIT, RECIPES), kitchenOf(ticket, KIT))
+    const sear = service.placed.find(p => p.dish.pieces && p.index === 0)!
+    const at = [thick, thin].map(p => goesIn(service.placed, p, [])!)
+    expect(at[0]).toBeCloseTo(sear.from, 6)
+    expect(at[1] - at[0]).toBeCloseTo(fireOf(thick) - fireOf(thin), 6)
+
+    const tasks = [{ id: 'pat', text: 'Pat every face dry', before: 300, because: '' }]
+    const own = { ...thick, dish: beefDish('thick', 'thick', thick.request, planned(thick.request).plan, 3, tasks) }
+    const alone = schedule(dishesOf({ ...ticket, lines: [own] }, KIT, RECIPES), kitchenOf(ticket, KIT))
+    expect(goesIn(alone.placed, own, tasks)).toBeCloseTo(alone.placed.find(p => p.on !== null)!.from, 6)
+    expect(goesIn([], own, tasks)).toBeNull()
   })
 
   it('are got ready by the knife first, each by its name; what is done to all alike is done at once', () => {

@@ -6,7 +6,10 @@ import { byItself, type PlanRequest } from '#core/request/request'
 import { floorAreaM2 } from '#core/kit/pan'
 import type { Beside } from '#core/method/setup'
 import { coverage, MOST_OF_FLOOR, settingsOf } from '#core/request/setup'
+import type { Task } from '#core/words/preparation'
+import { gettingReady } from './beef'
 import type { Dish, Step } from './dish'
+import type { Placed } from './placed'
 
 /** A piece on the ticket with the dish that its plan is. */
 export interface PieceDish {
@@ -84,6 +87,18 @@ function partOf(of: PieceDish): Part {
   const fire = steps.slice(from, -1)
   const seconds = (some: readonly Step[]): number => some.reduce((sum, s) => sum + s.seconds, 0)
   return { of, ready: steps.slice(0, from), sear: seconds(fire.filter(s => s.tool === 'ring')), whole: seconds(fire) }
+}
+
+/**
+ * When a piece goes in by a layout, s after serving; null where it is not laid out.
+ * @param tasks of getting it ready
+ */
+export function goesIn(placed: readonly Placed[], piece: PieceDish, tasks: readonly Task[]): number | null {
+  const own = placed.filter(p => p.dish.id === piece.id && !p.dish.pieces)
+  const fire = own.find(p => p.index === gettingReady(tasks).length)
+  if (fire) return fire.from
+  const rested = placed.find(p => p.dish.pieces?.includes(piece.id) && p.index === p.dish.steps.length - 2)
+  return rested ? rested.to - partOf(piece).whole : null
 }
 
 /** @param pieces two or more, each of them got ready, seared, rested and carved */

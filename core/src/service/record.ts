@@ -3,6 +3,7 @@
  * What stands now is what the log comes to; of what is said whole, the last counts.
  */
 import type { PlanRequest } from '#core/request/request'
+import type { Prepared } from './prepared'
 import { recipeIn, type RecipeBook } from './recipes'
 import type { Ticket } from './ticket'
 import type { Kept } from './underWay'
@@ -19,7 +20,7 @@ export type ServiceEvent = Said &
     | { readonly kind: 'named'; readonly name: string }
     | { readonly kind: 'ticket'; readonly ticket: Ticket }
     /** A piece, its guests and how it is cooked, as it stands at the fire; by its id, which is its line's on the ticket. */
-    | { readonly kind: 'fire'; readonly request: PlanRequest; readonly piece?: string }
+    | { readonly kind: 'fire'; readonly request: PlanRequest; readonly piece?: string; readonly prepared?: Prepared }
     | { readonly kind: 'put off'; readonly keeps: Kept }
     /** A call of the pass, by its id. */
     | { readonly kind: 'done' | 'not done'; readonly call: string }
@@ -34,6 +35,8 @@ export interface ServiceRecord {
   readonly request: PlanRequest | null
   /** Which piece that is; null where an older version said it. */
   readonly piece: string | null
+  /** How it is got ready; left out where an older version said it. */
+  readonly prepared?: Prepared
   readonly done: readonly string[]
   readonly keeps: Kept
   /** How many events it is made of: who has seen fewer is behind. */
@@ -53,7 +56,7 @@ export function afterSaid(now: ServiceRecord, said: ServiceEvent): ServiceRecord
     case 'ticket':
       return { ...now, ticket: said.ticket }
     case 'fire':
-      return { ...now, request: said.request, piece: said.piece ?? null }
+      return atTheFire(now, said)
     case 'put off':
       return { ...now, keeps: said.keeps }
     case 'done':
@@ -63,6 +66,13 @@ export function afterSaid(now: ServiceRecord, said: ServiceEvent): ServiceRecord
     case 'begun anew':
       return { ...now, done: [], keeps: {} }
   }
+}
+
+function atTheFire(
+  { prepared: _, ...now }: ServiceRecord,
+  { request, piece, prepared }: ServiceEvent & { readonly kind: 'fire' }
+): ServiceRecord {
+  return { ...now, request, piece: piece ?? null, ...(prepared ? { prepared } : {}) }
 }
 
 /** A line of the list. */

@@ -3,6 +3,7 @@ import type { Kit } from '#core/kit/kit'
 import type { PlanRequest } from '#core/request/request'
 import type { Dish, Kitchen, Tool } from './dish'
 import { asOneDish, byPan } from './onePan'
+import type { Prepared } from './prepared'
 import { dishOf, type Scaling } from './recipe'
 import { recipeIn, type RecipeBook } from './recipes'
 
@@ -20,6 +21,8 @@ export interface DishLine {
   readonly dish: Dish
   /** Of beef, what was asked for: it is this piece of the service, and at the fire it is changed. */
   readonly request?: PlanRequest
+  /** How that piece is got ready. */
+  readonly prepared?: Prepared
 }
 
 export interface Ticket {

@@ -6,6 +6,7 @@ import { nanoid } from 'nanoid'
 import { defineStore } from 'pinia'
 import { computed, reactive } from 'vue'
 import { findContradiction } from '#core/meat/contradiction'
+import { parsePrepared } from '#core/formats/preparedSchema'
 import type { Cut } from '#core/meat/cut'
 import { CUTS, cutById } from '#core/meat/cuts'
 import { PIECE_LIMITS, weightFromSize, type Piece } from '#core/meat/piece'
@@ -16,7 +17,9 @@ import { settingsFromEarlier } from '#core/request/earlier'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { by, byItself, type Guests, type PlanRequest, type Target } from '#core/request/request'
 import { parseRequest, TARGET_LIMITS } from '#core/request/schema'
+import type { Table } from '#core/safety/cautions'
 import { suitsBest } from '#core/request/suits'
+import { preparedAnew, UNPREPARED, type Prepared } from '#core/service/prepared'
 import { kept } from './kept'
 
 /** What was ordered of a cut. */
@@ -40,6 +43,24 @@ function parseSet(stored: unknown): Set {
   )
 }
 
+/** What its safety goes by. */
+export const tableOf = ({ piece, guests }: PlanRequest): Table => ({
+  intact: piece.intact ?? 'yes',
+  vulnerable: guests.atRisk,
+  warmedAgain: piece.cookedC !== undefined
+})
+
+/** As it was kept before it went with the piece. */
+function preparedEarlier(): Prepared {
+  const stored = (key: string): unknown => JSON.parse(localStorage.getItem(key) ?? 'null')
+  try {
+    const packet = stored('macellaio.benchPacket') ?? undefined
+    return parsePrepared({ how: stored('macellaio.preparation'), ticked: stored('macellaio.ticked') ?? [], packet })
+  } catch {
+    return UNPREPARED
+  }
+}
+
 export const useDraft = defineStore('draft', () => {
   const request = kept<PlanRequest>('macellaio.draft', () => FIRST_REQUEST, parseRequest)
   /** Which piece of the service it is, on the ticket or not yet. */
@@ -48,6 +69,8 @@ export const useDraft = defineStore('draft', () => {
     () => nanoid(8),
     stored => (typeof stored === 'string' && /^[\w-]{1,40}$/.test(stored) ? stored : nanoid(8))
   )
+  /** How it is got ready, which goes with it onto the ticket. */
+  const prepared = kept<Prepared>('macellaio.prepared', preparedEarlier, parsePrepared)
   const touched = kept<boolean>(
     'macellaio.touched',
     () => false,
@@ -60,11 +83,7 @@ export const useDraft = defineStore('draft', () => {
   const cut = computed(() => cutById(request.value.piece.cutId) ?? CUTS[0])
   const round = computed(() => cut.value.shape.outline === 'round' && request.value.piece.form !== 'roast')
   const contradiction = computed(() => findContradiction(request.value.piece, cut.value))
-  const table = computed(() => ({
-    intact: request.value.piece.intact ?? ('yes' as const),
-    vulnerable: request.value.guests.atRisk,
-    warmedAgain: request.value.piece.cookedC !== undefined
-  }))
+  const table = computed(() => tableOf(request.value))
   const firstProblem = computed(() => Object.entries(problems)[0] as [string, string] | undefined)
 
   function change(part: Partial<PlanRequest>): void {
@@ -98,7 +117,7 @@ export const useDraft = defineStore('draft', () => {
   const asUsual = (): void => setMethod(request.value.method.kind, {})
   /** A whole request that was read from elsewhere. */
   function open(read: PlanRequest): void {
-    pieceId.value = nanoid(8)
+    anotherId()
     put(read.piece)
     // Who is at this table is not what the file says.
     const guests = { ...read.guests, named: request.value.guests.named }
@@ -106,16 +125,22 @@ export const useDraft = defineStore('draft', () => {
   }
 
   /** A piece of the service comes to the fire, as it is wanted there and by whom. */
-  function stand(id: string, asked: PlanRequest): void {
+  function stand(id: string, asked: PlanRequest, how?: Prepared): void {
+    const getReady = how ?? (id === pieceId.value ? prepared.value : preparedAnew(prepared.value))
     pieceId.value = id
+    prepared.value = getReady
     // What lies beside it goes by the ticket, not by what it was.
     setMethod(asked.method.kind, asked.method.settings, byItself(asked))
     touched.value = true
     forgive()
   }
+  function anotherId(): void {
+    pieceId.value = nanoid(8)
+    prepared.value = preparedAnew(prepared.value)
+  }
   /** Another piece like it, that nothing was decided of. */
   function another(): void {
-    pieceId.value = nanoid(8)
+    anotherId()
     request.value = { ...request.value, guests: { ...request.value.guests, named: [] } }
   }
 
@@ -179,6 +204,7 @@ export const useDraft = defineStore('draft', () => {
   return {
     request,
     pieceId,
+    prepared,
     touched,
     problems,
     cut,

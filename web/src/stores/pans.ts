@@ -1,27 +1,54 @@
 /**
- * What lies in one pan with another takes longer for it, and the other too: each piece of the ticket is planned anew
- * when what lies beside it changes. The one at the fire is planned there.
+ * Pieces of the ticket that are not at the fire, where they are planned: anew when what lies in one pan beside them
+ * changes, as each takes longer for the other; and what was set of one before another took its place.
  */
 import { defineStore } from 'pinia'
 import { watch } from 'vue'
+import type { PlanRequest } from '#core/request/request'
+import { dangersOf } from '#core/safety/dangers'
+import { withBeside } from '#core/service/onePan'
 import type { PlanAnswer } from '#core/usecase/plan'
 import { askEngine } from '../workers/engine'
+import { tableOf } from './draft'
+import { useGuests } from './guests'
 import { usePass } from './pass'
+
+/** Of several donenesses, by the one that is longest at the heat. */
+function planned(request: PlanRequest): Promise<PlanAnswer> {
+  const others = request.piece.count > 1 ? request.guests.named.map(g => g.targetC) : []
+  const longest = { ...request, target: { ...request.target, coreC: Math.max(request.target.coreC, ...others) } }
+  return askEngine(async engine => (await engine.plan(longest)) as PlanAnswer)
+}
 
 export const usePans = defineStore('pans', () => {
   const pass = usePass()
+  const guests = useGuests()
   watch(
     () => pass.crowded,
     async now => {
       if (!now) return
       const { id, request } = now
-      const others = request.piece.count > 1 ? request.guests.named.map(g => g.targetC) : []
-      const longest = { ...request, target: { ...request.target, coreC: Math.max(request.target.coreC, ...others) } }
       try {
-        const answer = await askEngine(async engine => (await engine.plan(longest)) as PlanAnswer)
+        const answer = await planned(request)
         if (pass.crowded === now) pass.refire(id, request, 'refused' in answer ? null : answer.plan)
       } catch {
         // Its time stays what it was, until something changes.
+      }
+    },
+    { immediate: true }
+  )
+  watch(
+    () => pass.owed,
+    async of => {
+      if (!of) return
+      const { request } = of
+      try {
+        const answer = await planned(withBeside(request, pass.beside(of.id)))
+        if (pass.owed !== of) return
+        const safe = !('refused' in answer) && dangersOf(request.target.coreC, tableOf(request), answer.plan, guests.reference).length === 0
+        pass.settle(of, safe ? answer.plan : null)
+      } catch {
+        // It stays set, and is there when it comes back to the fire.
       }
     },
     { immediate: true }

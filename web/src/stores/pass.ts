@@ -11,13 +11,17 @@ import { piecesName } from '#core/meat/piece'
 import type { Plan } from '#core/plan/plan'
 import { capital } from '#core/quantity/format'
 import type { Beside } from '#core/method/setup'
-import type { PlanRequest } from '#core/request/request'
+import { byItself, type PlanRequest } from '#core/request/request'
+import { parseRequest } from '#core/request/schema'
 import { beefDish, refired, toSeveral } from '#core/service/beef'
 import type { Dish, Kitchen } from '#core/service/dish'
 import type { Service } from '#core/service/schedule'
 import { callsOf, type PassCall } from '#core/service/calls'
 import type { ServiceRecord } from '#core/service/record'
-import { besideOf, byPan, mayShare, withBeside } from '#core/service/onePan'
+import { besideOf, byPan, goesIn, mayShare, withBeside } from '#core/service/onePan'
+import type { Prepared } from '#core/service/prepared'
+import type { Task } from '#core/words/preparation'
+import { parsePrepared } from '#core/formats/preparedSchema'
 import { recipeIn } from '#core/service/recipes'
 import { asKept, keptAcross, keptThrough, type Kept } from '#core/service/underWay'
 import { dishesOf, kitchenOf, MOST_LINES, piecesOf, whose, type DishLine, type Ticket } from '#core/service/ticket'
@@ -42,6 +46,30 @@ function nextSupper(): string {
   const today = dayjs().startOf('day').add(SUPPER_H, 'hour')
   return (today.isBefore(dayjs().add(2, 'hour')) ? today.add(1, 'day') : today).format(MOMENT)
 }
+
+/** A piece as it is asked for. */
+interface Asked {
+  readonly id: string
+  readonly request: PlanRequest
+  readonly prepared: Prepared
+  readonly tasks: readonly Task[]
+}
+interface Left extends Asked {
+  /** What the ticket said of it then. */
+  readonly over: string
+}
+/** What lies beside it is not said of it, but by the ticket. */
+const asSaid = (request: PlanRequest | undefined): string => (request ? canonical(byItself(request)) : '')
+/** Of services long past some may never be planned. */
+const MOST_LEFT = 20
+const newest = (of: Readonly<Record<string, Left>>): Record<string, Left> => Object.fromEntries(Object.entries(of).slice(1 - MOST_LEFT))
+const parseLeft = (stored: unknown): Record<string, Left> =>
+  Object.fromEntries(
+    Object.entries(stored as Record<string, Left>).map(([id, of]) => [
+      id,
+      { ...of, id, request: parseRequest(of.request), prepared: parsePrepared(of.prepared) }
+    ])
+  )
 
 interface ServeQuestion {
   readonly key: string
@@ -244,6 +272,11 @@ export const usePass = defineStore('pass', () => {
   })
   /** The piece at the fire, as it stands on the ticket. */
   const atTheFire = computed(() => pieces.value.find(p => p.id === draft.pieceId) ?? null)
+  /** When it goes in by the ticket, epoch ms; null while that is not laid out, or it is not on it. */
+  const goesInAt = computed(() => {
+    const at = atTheFire.value && asItStands.value ? goesIn(asItStands.value.placed, atTheFire.value, preparation.tasks) : null
+    return at === null ? null : servedAt.value + at * 1000
+  })
   /** Those of the ticket as they stand now: the one at the fire as it is there. */
   const standing = computed(() => pieces.value.map(p => (p.id === draft.pieceId ? { ...p, request: draft.request } : p)))
   /** What lies in the pan beside a piece of the ticket. */
@@ -270,19 +303,20 @@ export const usePass = defineStore('pass', () => {
     return first as typeof first | undefined
   })
   /** @param donenesses where it is cooked to several, all carved at once; the plan is that of the longest then */
-  function beefLine(request: PlanRequest, plan: Plan, donenesses = 1): DishLine {
+  function beefLine({ id, request, prepared, tasks }: Asked, plan: Plan, donenesses = 1): DishLine {
     const cut = cutById(request.piece.cutId)
     const name = `${cut ? piecesName(request.piece, cut) : 'Beef'}, ${request.method.kind}`
-    const dish = beefDish('beef', name, request, plan, ticket.value.diners, preparation.tasks)
-    return { id: draft.pieceId, dish: donenesses > 1 ? toSeveral(dish, donenesses) : dish, request }
+    const dish = beefDish('beef', name, request, plan, ticket.value.diners, tasks)
+    return { id, dish: donenesses > 1 ? toSeveral(dish, donenesses) : dish, request, prepared }
   }
+  const atFire = (request: PlanRequest): Asked => ({ id: draft.pieceId, request, prepared: draft.prepared, tasks: preparation.tasks })
   /**
    * The piece at the fire is put on the ticket, where it is not on it yet: what is changed at the fire from then on, is.
    * @param byItself not by a cook's hand: an example stays one, and has one piece
    */
   function putBeef(request: PlanRequest, plan: Plan, byItself = false): string | null {
     const before = touched.value
-    const line = beefLine(request, plan)
+    const line = beefLine(atFire(request), plan)
     const { lines } = ticket.value
     const there = lines.some(l => l.id === line.id)
     const others = byItself ? lines.filter(l => !('dish' in l && l.dish.kind === 'beef')) : lines
@@ -294,9 +328,47 @@ export const usePass = defineStore('pass', () => {
   function follow(request: PlanRequest, plan: Plan, donenesses = 1): void {
     const there = atTheFire.value
     if (!there) return
-    const line = beefLine(request, plan, donenesses)
-    if (canonical(line) === canonical(there)) return
-    ticket.value = { ...ticket.value, lines: ticket.value.lines.map(l => (l.id === line.id ? line : l)) }
+    const line = beefLine(atFire(request), plan, donenesses)
+    if (canonical(line) !== canonical(there)) stead(line)
+  }
+  const stead = (line: DishLine): void =>
+    void (ticket.value = { ...ticket.value, lines: ticket.value.lines.map(l => (l.id === line.id ? line : l)) })
+
+  const left = kept<Readonly<Record<string, Left>>>('macellaio.left', () => ({}), parseLeft)
+  /** What was set of a piece of the ticket, and is not on it yet; null once that has been changed elsewhere. */
+  function leftOf(id: string): Left | null {
+    const line = pieces.value.find(p => p.id === id)
+    const of = line && left.value[id]
+    return of?.over === asSaid(line?.request) ? (of ?? null) : null
+  }
+  const forget = (id: string): void => void (left.value = Object.fromEntries(Object.entries(left.value).filter(([other]) => other !== id)))
+  // Something else comes to the fire before what was set there was planned, or said yes to: it is not lost by that.
+  watch(
+    () => draft.pieceId,
+    (_, id) => {
+      const line = pieces.value.find(p => p.id === id)
+      if (line && asSaid(line.request) !== asSaid(draft.request))
+        left.value = { ...newest(left.value), [id]: { ...atFire(draft.request), id, over: asSaid(line.request) } }
+    },
+    { flush: 'sync' }
+  )
+  /** What cannot be planned, or is not safe by itself, waits for a hand at the fire. */
+  const waits = shallowRef<readonly Left[]>([])
+  /** What is yet to be planned of what was set. */
+  const owed = computed<Asked | undefined>(() =>
+    pieces.value.flatMap(({ id }) => leftOf(id) ?? []).find(of => of.id !== draft.pieceId && !waits.value.includes(of))
+  )
+  /** @param plan null where there is none that goes onto the ticket by itself */
+  function settle(of: Asked, plan: Plan | null): void {
+    const there = leftOf(of.id)
+    if (!there) return
+    if (!plan) {
+      waits.value = [...waits.value, there]
+      return
+    }
+    forget(of.id)
+    const several = new Set(of.request.piece.count > 1 ? of.request.guests.named.map(g => g.targetC) : []).size
+    stead(beefLine(of, plan, several))
   }
 
   /** What it is planned to with what lies in its pan now. @param plan null where it cannot be so: it stays as it was */
@@ -312,7 +384,11 @@ export const usePass = defineStore('pass', () => {
   function openBeef(id: string): boolean {
     const of = pieces.value.find(p => p.id === id)
     if (!of) return false
-    if (of.id !== draft.pieceId) draft.stand(of.id, of.request)
+    if (of.id !== draft.pieceId) {
+      const { request, prepared } = leftOf(id) ?? of
+      draft.stand(of.id, request, prepared)
+      forget(id)
+    }
     return true
   }
 
@@ -337,10 +413,13 @@ export const usePass = defineStore('pass', () => {
     atTheStove,
     pieces,
     atTheFire,
+    goesInAt,
     beside,
     mates,
     crowded,
     refire,
+    owed,
+    settle,
     follow,
     watched,
     full,

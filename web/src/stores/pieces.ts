@@ -12,6 +12,7 @@ import { useDraft } from './draft'
 import { useGuests } from './guests'
 import { usePans } from './pans'
 import { usePass } from './pass'
+import { usePreparation } from './preparation'
 import { usePlan, type PlanResult } from './plan'
 import { useTable } from './table'
 
@@ -26,6 +27,7 @@ export const usePieces = defineStore('pieces', () => {
   const pass = usePass()
   const guests = useGuests()
   const table = useTable()
+  const preparation = usePreparation()
   usePans()
 
   /** Of the plan for exactly what is at the fire. */
@@ -38,7 +40,7 @@ export const usePieces = defineStore('pieces', () => {
     pass.follow(now.request, longest.plan, shares.length)
   }
   watch(
-    [() => plan.current, () => table.shown],
+    [() => plan.current, () => table.shown, () => draft.prepared, () => preparation.tasks],
     ([now]) => {
       if (now && safe(now)) follow(now)
     },

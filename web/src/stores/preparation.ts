@@ -1,10 +1,8 @@
-/** How the piece is got ready, and by when: kept through reloads. What it does to the piece is written to the draft. */
+/** How the piece at the fire is got ready, and by when. What that does to the piece is written to the draft. */
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import type { Packet } from '#core/shop/larder'
-import { parsePacket } from '#core/shop/schema'
-import { SURFACES } from '#core/meat/piece'
-import { FROMS, OILINGS, PEPPERINGS, SALTINGS, USUAL_PREPARATION, type Compared, type Preparation } from '#core/plan/preparation'
+import type { Compared, Preparation } from '#core/plan/preparation'
 import { RequestError, type PlanRequest } from '#core/request/request'
 import { meltsCheese, setupOf } from '#core/request/setup'
 import { checklistFor } from '#core/words/preparation'
@@ -12,21 +10,6 @@ import { askEngine } from '../workers/engine'
 import { Queue } from '../workers/queue'
 import { useDraft } from './draft'
 import { kept } from './kept'
-
-function parse(stored: unknown): Preparation {
-  // An older one does not say where it is.
-  const p = { ...(stored as Preparation), from: (stored as Partial<Preparation>).from ?? 'fridge' }
-  const fine =
-    p.surface in SURFACES &&
-    FROMS.includes(p.from) &&
-    SALTINGS.includes(p.salt) &&
-    PEPPERINGS.includes(p.pepper) &&
-    OILINGS.includes(p.oil) &&
-    [p.outMin, p.fridgeC].every(Number.isFinite) &&
-    [p.knife, p.tie].every(b => typeof b === 'boolean')
-  if (!fine) throw new Error('not a preparation')
-  return p
-}
 
 const HOUR = 3600_000
 /** The next dinner time that leaves a day for drying. */
@@ -43,30 +26,22 @@ interface PreparationQuestion {
 
 export const usePreparation = defineStore('preparation', () => {
   const draft = useDraft()
-  const preparation = kept<Preparation>('macellaio.preparation', () => USUAL_PREPARATION, parse)
+  const preparation = computed(() => draft.prepared.how)
+  const ticked = computed(() => draft.prepared.ticked)
+  const packet = computed(() => draft.prepared.packet ?? null)
+  const be = (part: Partial<Preparation>): void => void (draft.prepared = { ...draft.prepared, how: { ...preparation.value, ...part } })
   /** When the piece goes in, ms. */
   const goesIn = kept<number>('macellaio.goesIn', tomorrowEvening, stored => {
     if (typeof stored !== 'number' || stored < Date.now() - 12 * HOUR) throw new Error('past')
     return stored
   })
-  const ticked = kept<readonly string[]>(
-    'macellaio.ticked',
-    () => [],
-    stored => (stored as unknown[]).map(String)
-  )
-  /** The packet that the piece came from. */
-  const packet = kept<Packet | null>(
-    'macellaio.benchPacket',
-    () => null,
-    stored => (stored === null ? null : parsePacket(stored))
-  )
   const compared = shallowRef<{ readonly question: PreparationQuestion; readonly answer: Compared } | null>(null)
 
   // A face is wet or dry once, wherever that is said.
   watch(
     () => draft.request.piece.surface,
     surface => {
-      if (surface !== preparation.value.surface) preparation.value = { ...preparation.value, surface }
+      if (surface !== preparation.value.surface) be({ surface })
     },
     { immediate: true }
   )
@@ -92,12 +67,18 @@ export const usePreparation = defineStore('preparation', () => {
   )
 
   function change(part: Partial<Preparation>): void {
-    preparation.value = { ...preparation.value, ...part }
+    be(part)
     if (preparation.value.surface !== draft.request.piece.surface) draft.changePiece({ surface: preparation.value.surface })
     if ('outMin' in part || 'fridgeC' in part) warm.put({ request: draft.request, preparation: preparation.value })
   }
   function tick(id: string): void {
-    ticked.value = ticked.value.includes(id) ? ticked.value.filter(t => t !== id) : [...ticked.value, id]
+    const next = ticked.value.includes(id) ? ticked.value.filter(t => t !== id) : [...ticked.value, id]
+    draft.prepared = { ...draft.prepared, ticked: next }
+  }
+  /** It comes out of this packet, wherever that lies. */
+  function cameFrom(of: Packet): void {
+    draft.prepared = { ...draft.prepared, packet: of }
+    change({ from: of.place })
   }
 
   const warm = new Queue<PreparationQuestion, number>({
@@ -134,18 +115,19 @@ export const usePreparation = defineStore('preparation', () => {
     return found && question.value && same(found.question, question.value) ? found.answer : null
   })
 
-  // Another cut on the bench begins its list anew.
-  watch(
-    () => draft.request.piece.cutId,
-    id => {
-      ticked.value = []
-      if (packet.value?.cutId === id) return
-      packet.value = null
-      preparation.value = { ...preparation.value, from: 'fridge' }
-    }
-  )
-
-  return { preparation, comparable: computed(() => question.value !== null), goesIn, ticked, packet, tasks, current, watched, change, tick }
+  return {
+    preparation,
+    comparable: computed(() => question.value !== null),
+    goesIn,
+    ticked,
+    packet,
+    tasks,
+    current,
+    watched,
+    change,
+    tick,
+    cameFrom
+  }
 })
 
 /** The comparison does not hang on the piece's own surface and start: it tries all of them. */

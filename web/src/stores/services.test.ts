@@ -12,6 +12,7 @@ import { useCook } from './cook'
 import { useDraft } from './draft'
 import { freshEach, settle, silent, storage } from './fresh.fixture'
 import { usePass } from './pass'
+import { usePreparation } from './preparation'
 import { useServices } from './services'
 
 const { start } = vi.hoisted(() => ({ start: vi.fn() }))
@@ -233,6 +234,39 @@ describe('a service at two devices', () => {
     await settle()
     expect(atDesk.ticket.cooks).toBe(4)
     expect(usePass().ticket.cooks).toBe(4)
+  })
+
+  it('how the piece is got ready is at the other too; what is set of a piece, and is not on the ticket yet, stays while the other decides', async () => {
+    const [desk, phone] = [device(), device()]
+    const { plan } = planned(FIRST_REQUEST)
+    desk.page()
+    const [atDesk, desksPiece] = [usePass(), useDraft()]
+    atDesk.change({ lines: [] })
+    atDesk.putBeef(FIRST_REQUEST, plan)
+    desksPiece.another()
+    usePreparation().change({ salt: 'the day before' })
+    usePreparation().tick('salt')
+    atDesk.putBeef(FIRST_REQUEST, plan)
+    await settle()
+    phone.page()
+    await useServices().open(atDesk.serviceId)
+    expect(useDraft().pieceId).toBe(desksPiece.pieceId)
+    expect(useDraft().prepared).toEqual(desksPiece.prepared)
+    expect(usePreparation().ticked).toEqual(['salt'])
+
+    const [atPhone, phonesPiece] = [usePass(), useDraft()]
+    atPhone.openBeef(atPhone.pieces.find(p => p.id !== desksPiece.pieceId)!.id)
+    expect(usePreparation().preparation.salt).toBe('right before')
+    await settle()
+    // No plan comes of it here: the engine is silent.
+    phonesPiece.aim({ coreC: 60 })
+    await settle()
+    atDesk.change({ cooks: 3 })
+    usePreparation().tick('pat')
+    await settle()
+    await settle()
+    expect(atPhone.ticket.cooks).toBe(3)
+    expect(phonesPiece.request.target.coreC).toBe(60)
   })
 
   it('come to rest: with nothing decided nothing more is told', async () => {

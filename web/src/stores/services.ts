@@ -5,9 +5,12 @@
 import { nanoid } from 'nanoid'
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
+import { parseTicket } from '#core/formats/ticketSchema'
+import type { Prepared } from '#core/service/prepared'
+import { piecesOf } from '#core/service/ticket'
 import { afterSaid, type ServiceEvent, type ServiceRecord } from '#core/service/record'
 import { api, RefusedError } from '../api/client'
-import { byItself } from '#core/request/request'
+import { byItself, type PlanRequest } from '#core/request/request'
 import { canonical } from './canonical'
 import { useCook } from './cook'
 import { useDraft } from './draft'
@@ -66,7 +69,7 @@ export const useServices = defineStore('services', () => {
   const whole = (): Readonly<Record<Whole, object>> => ({
     named: { name: name.value },
     ticket: { ticket: pass.ticket },
-    fire: { request: draft.request, piece: draft.pieceId },
+    fire: { request: draft.request, piece: draft.pieceId, prepared: draft.prepared },
     'put off': { keeps: pass.keeps }
   })
 
@@ -115,23 +118,36 @@ export const useServices = defineStore('services', () => {
    * @param opened by a hand: then what was last at a fire is at this one too, else each has the piece it is at
    */
   function take(record: ServiceRecord, opened: boolean): void {
+    const pieces = record.ticket ? piecesOf(parseTicket(record.ticket)) : []
+    const mine = opened || record.piece === draft.pieceId ? undefined : pieces.find(p => p.id === draft.pieceId)
+    // First the fire: what was set there is held against the ticket it was set under.
+    if (!mine) {
+      const piece = record.piece ?? pieces.at(0)?.id ?? draft.pieceId
+      stand({ id: piece, request: record.request, prepared: record.prepared })
+    } else if (!pass.atTheFire || saidOf(mine) !== saidOf(pass.atTheFire)) stand({ ...mine, request: byItself(mine.request) })
     pass.stand(record)
     named.value = { service: record.id, name: record.name }
-    const mine = opened || record.piece === draft.pieceId ? null : pass.atTheFire
-    const [piece, request] = mine
-      ? [mine.id, byItself(mine.request)]
-      : [record.piece ?? pass.pieces.at(0)?.id ?? draft.pieceId, record.request]
-    if (request && (piece !== draft.pieceId || canonical(request) !== canonical(draft.request))) draft.stand(piece, request)
     known.value = asKnown()
     clearTimeout(waiting)
     waiting = undefined
+  }
+
+  const saidOf = ({ request, prepared }: { readonly request: PlanRequest; readonly prepared?: Prepared }): string =>
+    canonical({ request: byItself(request), prepared })
+  /** At this fire, where that is something else than is there. */
+  function stand(of: { readonly id: string; readonly request: PlanRequest | null; readonly prepared?: Prepared | undefined }): void {
+    const prepared = of.prepared ?? (of.id === draft.pieceId ? draft.prepared : undefined)
+    if (!of.request) return
+    const here = canonical({ id: draft.pieceId, request: draft.request, prepared: draft.prepared })
+    if (canonical({ id: of.id, request: of.request, prepared }) !== here) draft.stand(of.id, of.request, prepared)
   }
 
   /** What another page of this browser has said, before the server tells of it and where there is none. */
   function hearPage({ service: id, event }: Letter): void {
     if (id !== pass.serviceId) return
     const { ticket, done, keeps } = pass
-    take(afterSaid({ id, name: name.value, ticket, request: draft.request, piece: draft.pieceId, done, keeps, sequence: 0 }, event), false)
+    const { request, pieceId: piece, prepared } = draft
+    take(afterSaid({ id, name: name.value, ticket, request, piece, prepared, done, keeps, sequence: 0 }, event), false)
   }
 
   const seen = shallowRef<number | null>(null)
@@ -157,7 +173,7 @@ export const useServices = defineStore('services', () => {
       const here = asKnown()
       const differs =
         canonical({ ticket: there.ticket }) !== here.whole.ticket ||
-        canonical({ request: there.request, piece: there.piece }) !== here.whole.fire ||
+        canonical({ request: there.request, piece: there.piece, prepared: there.prepared }) !== here.whole.fire ||
         canonical(there.done) !== canonical(here.done) ||
         canonical({ keeps: there.keeps }) !== here.whole['put off'] ||
         there.name !== name.value
@@ -222,7 +238,17 @@ export const useServices = defineStore('services', () => {
   function start(): void {
     if (asking !== undefined) return
     watch(
-      [() => pass.serviceId, () => pass.ticket, () => pass.done, () => pass.keeps, () => draft.request, () => draft.pieceId, name, real],
+      [
+        () => pass.serviceId,
+        () => pass.ticket,
+        () => pass.done,
+        () => pass.keeps,
+        () => draft.request,
+        () => draft.pieceId,
+        () => draft.prepared,
+        name,
+        real
+      ],
       soon
     )
     // What was decided while the page was being left.

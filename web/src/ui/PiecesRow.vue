@@ -18,12 +18,12 @@ const emit = defineEmits<{ chosen: [] }>()
 const options = computed(() => pieces.all.map(p => ({ value: p.id, label: p.there ? p.name : `${p.name}, not on the ticket` })))
 function choose(id: string): void {
   if (id === draft.pieceId) return
-  const [before, was] = [draft.pieceId, draft.request]
+  const [before, was, prepared] = [draft.pieceId, draft.request, draft.prepared]
   const loose = pass.atTheFire === null
   if (!pass.openBeef(id)) return
   emit('chosen')
   // What stands on no ticket would be gone.
-  if (loose) tell('The piece that was not on the ticket is off the bench.', () => draft.stand(before, was))
+  if (loose) tell('The piece that was not on the ticket is off the bench.', () => draft.stand(before, was, prepared))
 }
 function putOn(): void {
   tell(pieces.putOn() ?? 'On the ticket: what you change here is changed there.', pass.undo)

@@ -11,13 +11,21 @@ import { showClock, showLength, showTemperature, shownText } from '#core/quantit
 import { afterwards } from '#core/words/preparation'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
 import QuantityField from '../../ui/QuantityField.vue'
+import { usePass } from '../../stores/pass'
 import { usePreparation } from '../../stores/preparation'
 import { useUnits } from '../../stores/units'
 
 const store = usePreparation()
 const units = useUnits()
-onMounted(() => (store.watched = true))
-onUnmounted(() => (store.watched = false))
+const pass = usePass()
+onMounted(() => {
+  store.watched = true
+  pass.watched = true
+})
+onUnmounted(() => {
+  store.watched = false
+  pass.watched = false
+})
 
 const choices = <T extends string>(of: readonly T[]): { value: T; label: string }[] => of.map(value => ({ value, label: value }))
 const surfaces = (Object.keys(SURFACES) as SurfaceState[]).map(value => ({
@@ -86,10 +94,17 @@ const SALT_WHY: Record<Salting, string> = {
   after: 'Nothing is drawn; only the cut faces taste of it.'
 }
 const when = (before: number): string => {
-  const at = dayjs(store.goesIn - before * 1000)
-  return at.isSame(dayjs(store.goesIn), 'day') ? at.format(timeWritten) : at.format(`ddd ${timeWritten}`)
+  const at = dayjs(goesInAt.value - before * 1000)
+  return at.isSame(dayjs(goesInAt.value), 'day') ? at.format(timeWritten) : at.format(`ddd ${timeWritten}`)
 }
-const goesIn = computed(() => dayjs(store.goesIn).format(MOMENT))
+/** On the ticket it goes in when that says so. */
+const goesInAt = computed(() => pass.goesInAt ?? store.goesIn)
+const goesIn = computed(() => dayjs(goesInAt.value).format(MOMENT))
+const byTheTicket = computed(() => {
+  const served = dayjs(pass.servedAt).format(timeWritten)
+  if (pass.goesInAt === null) return `The ticket for ${served} is being laid out…`
+  return `It goes in ${dayjs(pass.goesInAt).format(`dddd D MMMM, ${timeWritten}`)}: by the ticket, to be on the table at ${served}.`
+})
 function setGoesIn(text: string): void {
   const at = dayjs(text)
   if (at.isValid()) store.goesIn = at.valueOf()
@@ -185,7 +200,8 @@ function setGoesIn(text: string): void {
 
     <section>
       <h2>The list</h2>
-      <moment-field class="goes" label="It goes in" :model-value="goesIn" @update:model-value="setGoesIn" />
+      <p v-if="pass.atTheFire" class="goes">{{ byTheTicket }}</p>
+      <moment-field v-else class="goes" label="It goes in" :model-value="goesIn" @update:model-value="setGoesIn" />
       <ol>
         <li v-for="t in store.tasks" :key="t.id" :class="{ done: store.ticked.includes(t.id) }">
           <a-checkbox class="task" :checked="store.ticked.includes(t.id)" @update:checked="store.tick(t.id)">

@@ -78,8 +78,7 @@ function toBench(p: Packet): void {
   draft.take(cut, { pieces: p.pieces, pieceG: Math.round(p.weightG / p.pieces), thicknessMm: p.thicknessMm })
   draft.changePiece({ surface: surfaceOf(p), intact: p.intact })
   if (isCooked(p)) draft.cookedBefore(p.cookedC)
-  preparation.packet = p
-  preparation.change({ from: p.place })
+  preparation.cameFrom(p)
   // It lies in the freezer until its day.
   if (p.place === 'fridge') larder.takeOut(p.id)
   void router.push('/bench')
