@@ -71,6 +71,7 @@ atDeskAndOnPhone(app => {
     await lit(page)
     const called = await cookUntil(page, /carved$/, 20)
     expect(called[0]).toMatch(/oven/i)
+    expect(called.indexOf('Look at the pastry')).toBeGreaterThan(called.findIndex(c => /oven/.test(c)))
     expect(called.some(c => /^Carve/.test(c))).toBe(true)
     await toTheBook(page, /pastry|^Ch/i)
   })

@@ -3,7 +3,7 @@ import * as yup from 'yup'
 import { oneOf, within } from '#core/input/plainFields'
 import { validate } from '#core/input/problem'
 import { SURFACES, type SurfaceState } from '#core/meat/piece'
-import { FROMS, OILINGS, PEPPERINGS, SALTINGS, type From } from '#core/plan/preparation'
+import { FROMS, MARINADES, OILINGS, PEPPERINGS, SALTINGS, type From, type Preparation } from '#core/plan/preparation'
 import type { Prepared } from '#core/service/prepared'
 import { parsePacket } from '#core/shop/schema'
 
@@ -22,6 +22,8 @@ const shape = yup
         salt: oneOf(SALTINGS),
         pepper: oneOf(PEPPERINGS),
         oil: oneOf(OILINGS),
+        // Nor what it lies in.
+        marinade: oneOf(MARINADES).default('none' satisfies Preparation['marinade']),
         outMin: within(OUT_LIMITS_MIN, 'min'),
         fridgeC: within(FRIDGE_LIMITS_C, '°C'),
         knife: yesOrNo,

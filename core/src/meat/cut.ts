@@ -72,7 +72,7 @@ export interface Grain {
   readonly text: string
 }
 
-export const FEATURE_KINDS = ['bone', 'fat cap', 'seam fat', 'silverskin', 'sinew strip'] as const
+export const FEATURE_KINDS = ['bone', 'fat cap', 'seam fat', 'silverskin', 'sinew strip', 'head'] as const
 /** Connective tissue, fat or bone that the knife has to deal with. */
 export interface Feature {
   readonly kind: (typeof FEATURE_KINDS)[number]

@@ -5,6 +5,7 @@ import { between } from '#core/heat/faces'
 import { KEEP_ENDS, run } from '#core/heat/program'
 import { type StepLengths } from '#core/heat/stepControl'
 import { onBoard, openAir } from '#core/kit/air'
+import type { Cut } from '#core/meat/cut'
 import { SURFACES, type Piece, type SurfaceState } from '#core/meat/piece'
 import type { Method, Phase, Resting } from '#core/method/method'
 import type { Setup } from '#core/method/setup'
@@ -19,6 +20,7 @@ export const PEPPERINGS = ['before', 'after'] as const
 export type Peppering = (typeof PEPPERINGS)[number]
 export const OILINGS = ['on the meat', 'in the pan', 'none'] as const
 export type Oiling = (typeof OILINGS)[number]
+export const MARINADES = ['none', 'two hours', 'overnight'] as const
 export const OUT_MINUTES = [0, 30, 60] as const
 
 /** Where the piece is now. */
@@ -31,6 +33,7 @@ export interface Preparation {
   readonly salt: Salting
   readonly pepper: Peppering
   readonly oil: Oiling
+  readonly marinade: (typeof MARINADES)[number]
   /** Out of the fridge before it goes in, min. */
   readonly outMin: number
   /** Of the fridge it comes from, °C. */
@@ -46,10 +49,21 @@ export const USUAL_PREPARATION: Preparation = {
   salt: 'right before',
   pepper: 'after',
   oil: 'on the meat',
+  marinade: 'none',
   outMin: 0,
   fridgeC: FIRST_REQUEST.piece.startC,
   knife: true,
   tie: false
+}
+
+/** A joint without a bone spreads, and has thin ends to tuck in; common practice, no source. */
+export const usuallyTied = ({ form, bone }: Pick<Cut, 'form' | 'bone'>): boolean => form === 'roast' && !bone
+
+/** What lies in a marinade does not dry in the open meanwhile: what was said last counts. */
+export function agreeing(how: Preparation, part: Partial<Preparation>): Partial<Preparation> {
+  const { surface, marinade } = { ...how, ...part }
+  if (surface !== 'aired' || marinade === 'none') return part
+  return part.surface === 'aired' ? { ...part, marinade: 'none' } : { ...part, surface: 'patted' }
 }
 
 const MINUTE = 60

@@ -2,6 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { cutById } from '#core/meat/cuts'
+import { coatsFor } from '#core/meat/piece'
 import { GRILLS, type Grill } from '#core/kit/grill'
 import { asked, planned } from '#core/plan/planned.fixture'
 import { USUAL_PREPARATION, type Preparation } from '#core/plan/preparation'
@@ -147,6 +148,17 @@ describe('getting it ready, on the ticket', () => {
         .join()
     ).not.toMatch(/rack|1 %/)
   })
+})
+
+it('a crust of paste goes on as it comes out of the pan, before the oven', () => {
+  const coats = coatsFor({ boneMm: 0, fatMm: 0, pasteMm: 4 }, undefined)
+  const [bare, crusted] = [{}, { coats }].map(part => {
+    const request = asked('sear then oven', {}, part)
+    return beefDish('a', 'Steak', request, planned(request).plan, 2).steps
+  })
+  expect(bare.some(s => s.then)).toBe(false)
+  expect(crusted.map(s => s.then).filter(Boolean)).toEqual(['Out of the pan, and its crust spread over all but the underside'])
+  expect(crusted.map(s => s.setUp)).toEqual(bare.map(s => s.setUp))
 })
 
 it('a crust of cheese goes on as it comes off, by hand, and everything else is as it was', () => {

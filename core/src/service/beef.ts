@@ -1,4 +1,5 @@
 /** A plan from the fire as a dish on the ticket: its stages are its steps, and between them nothing waits. */
+import { outsideOf } from '#core/meat/piece'
 import type { Phase } from '#core/method/method'
 import type { MethodKind } from '#core/method/methods'
 import type { PhaseSpan, Plan } from '#core/plan/plan'
@@ -26,6 +27,7 @@ const TOOL_OF: Record<Phase, Tool | null> = {
   chill: null
 }
 const SLICE_COLD = 'Slice it cold and thin, across the grain'
+const CRUST_ON = 'Out of the pan, and its crust spread over all but the underside'
 /** At the heat all the while; elsewhere it is laid in and taken out. */
 const HANDS_ON: ReadonlySet<Phase> = new Set<Phase>(['sear', 'fat edge', 'rewarm', 'coals'])
 const LAY_IN = 60
@@ -110,6 +112,8 @@ export function beefDish(
     const all = batches > 1 && i === 0 ? inBatches(step, batches, plan.pull.time + betweenBatches(request), attended) : step
     if (cheese && span.phase === 'rest')
       return { ...all, what: `Cheese on at once, a lid over it until it melts; then ${all.what.toLowerCase()}`, hands: [MELT_S, 0] }
+    const crusted = outsideOf(request.piece).pasteMm > 0 && span.phase === 'sear' && plan.phases.at(i + 1)?.phase === 'oven'
+    if (crusted) return { ...all, then: CRUST_ON, ...(hot ? {} : { setUp: panS }) }
     return all.tool === 'ring' && !hot ? { ...all, setUp: panS } : all
   })
   const carving = cold ? { what: SLICE_COLD, holds: SLICED_COLD } : { what: 'Carve', holds: [PLATE_S, 5 * 60] as const }

@@ -5,7 +5,7 @@
 import type { UnderWay } from '#core/estimate/underWay'
 import { HOLDING_C } from '#core/kit/air'
 import { cutById } from '#core/meat/cuts'
-import { pieceName } from '#core/meat/piece'
+import { outsideOf, pieceName } from '#core/meat/piece'
 import type { Phase } from '#core/method/method'
 import type { Percentiles } from '#core/numerics/statistics'
 import type { Mark, Plan } from '#core/plan/plan'
@@ -89,6 +89,9 @@ const PLACES: Record<Phase, Place> = {
   }
 }
 
+/** How long after it went in it has to be looked at, s; null where there is nothing to see. Common practice, no source. */
+export const lookAfter = ({ method }: Pick<PlanRequest, 'method'>): number | null => (method.kind === 'in pastry' ? 600 : null)
+
 /** What is done to what is lit first. */
 export const lighting = (leads: Phase): string => PLACES[leads].light
 
@@ -148,6 +151,12 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
       }
     case 'turned':
       return { says: `Turn ${piece}`, done: 'Turned', advice: rested ? OTHER_FACE : turnAdvice(progress.moves, marks, set) }
+    case 'looked':
+      return {
+        says: 'Look at the pastry',
+        done: 'Looked at',
+        advice: 'Where it darkens already, lay foil over it. Be quick: the oven cools.'
+      }
     case 'edged':
       return {
         says: `Stand ${piece} on the fat edge`,
@@ -162,7 +171,8 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
       }
       if (here.phase === 'pot' && next.phase === 'pot') return topUp(progress.moves, marks, set, system)
       const to = PLACES[next.phase]
-      return { says: `Put ${piece} ${to.into}`, done: to.there, advice: moveAdvice(here.phase, next.phase, set, system) }
+      const crust = here.phase === 'sear' && next.phase === 'oven' && outsideOf(request.piece).pasteMm > 0 ? CRUST_ON : ''
+      return { says: `Put ${piece} ${to.into}`, done: to.there, advice: `${crust}${moveAdvice(here.phase, next.phase, set, system)}` }
     }
     case 'returned':
       return {
@@ -194,6 +204,7 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
       return { says: stand.among ? `Carve ${piece}` : 'Carve', done: 'Carved', advice: carveAdvice(stand, place.into, set, system) }
   }
 }
+const CRUST_ON = 'First its crust, spread over all but the underside. '
 /** On what is hottest outside, as it comes off. */
 const MELTED = ' Then the cheese on at once, and a lid over it until it has melted.'
 const IN_A_BAG: ReadonlySet<Phase> = new Set<Phase>(['bath', 'pot'])
@@ -279,7 +290,7 @@ function stayAdvice(stage: Phase, set: Set, system: UnitSystem): string {
   const hot = heatOf(stage, set, system)
   switch (stage) {
     case 'oven':
-      if (set.pastryMm !== undefined) return `On a hot tray, ${hot}. Look at it after 10 min: where it darkens already, lay foil over it.`
+      if (set.pastryMm !== undefined) return `On a hot tray, ${hot}.`
       return `${set.standing === 'pan floor' ? 'In its pan' : 'On a rack'}, ${hot}. Leave the probe in, its tip in the middle.`
     case 'bath':
       return `No air in the bag, all of it under water, ${hot}.`
@@ -382,7 +393,7 @@ export function callsAfter(
   const rest = { what: servedCold(request) ? 'wrapped, in the fridge' : 'rest', when: long(Math.max(0, carve.time - pull.time)) }
   if (action.does === 'pulled') return [rest]
   // What the action itself does is on the screen already.
-  const reached = progress.moves + (action.does === 'lit' ? 0 : 1)
+  const reached = progress.moves + (action.does === 'lit' || action.does === 'looked' ? 0 : 1)
   const move = marks.find((m, i) => i > reached && m.phase !== marks[i - 1].phase)
   const off = {
     what: `${PLACES[(marks.at(-1) ?? { phase: 'sear' as const }).phase].out.toLowerCase()} at ${shownText(showTemperature(shown({ shows }, pull.probe), system))}`,
@@ -396,5 +407,7 @@ export function callsAfter(
         }
       ]
     : []
-  return [...onward, off, rest]
+  const look = progress.looked || action.does === 'looked' ? null : lookAfter(request)
+  const seen = look === null || look <= elapsed ? [] : [{ what: 'look at the pastry', when: `in ${long(look - elapsed)}` }]
+  return [...seen, ...onward, off, rest]
 }

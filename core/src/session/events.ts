@@ -9,7 +9,7 @@ export type CookEvent = {
   readonly at: number
   readonly entered: number
 } & (
-  | { readonly kind: 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'lifted' | 'returned' | 'pulled' | 'halved' | 'carved' }
+  | { readonly kind: 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'lifted' | 'returned' | 'pulled' | 'halved' | 'carved' | 'looked' }
   | {
       readonly kind: 'reading'
       readonly coreC: number
@@ -44,6 +44,7 @@ export const EVENT_KINDS: readonly EventKind[] = [
   'pulled',
   'halved',
   'carved',
+  'looked',
   'reading',
   'delayed',
   'parted',

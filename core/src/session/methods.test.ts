@@ -2,9 +2,10 @@
 import { describe, expect, it } from 'vitest'
 import { planUnderWay } from '#core/estimate/underWay'
 import { toppedUp, type Settings } from '#core/method/dials'
+import { coatsFor, type Piece } from '#core/meat/piece'
 import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
 import { asked, planned } from '#core/plan/planned.fixture'
-import { callFor, callsAfter } from './call'
+import { callFor, callsAfter, lookAfter } from './call'
 import type { CookEvent } from './events'
 import { nextAction, type NextAction } from './nextAction'
 import { happenedUntil, progressOf, spentUntil } from './progress'
@@ -24,23 +25,23 @@ interface Called {
 
 const walked = new Map<string, Called[]>()
 /** A cook who does at once what is called, when it is due; the same walk is walked once. */
-function walk(kind: MethodKind, settings: Settings = {}): Called[] {
-  const key = JSON.stringify([kind, settings])
+function walk(kind: MethodKind, settings: Settings = {}, piece: Partial<Piece> = {}): Called[] {
+  const key = JSON.stringify([kind, settings, piece])
   const before = walked.get(key)
   if (before) return before
-  const called = walkAnew(kind, settings)
+  const called = walkAnew(kind, settings, piece)
   walked.set(key, called)
   return called
 }
-function walkAnew(kind: MethodKind, settings: Settings): Called[] {
-  const { method, setup, plan, request } = planned(asked(kind, settings))
+function walkAnew(kind: MethodKind, settings: Settings, piece: Partial<Piece>): Called[] {
+  const { method, setup, plan, request } = planned(asked(kind, settings, piece))
   const events: CookEvent[] = []
   const called: Called[] = []
   let now = T0
   for (let i = 0; i < 60; i++) {
     const progress = progressOf(events)
     const forecast = planUnderWay(method, setup, request.target.coreC, happenedUntil(events, now), plan.free)
-    const action = nextAction(progress, forecast, preheatsOf(request, forecast.marks))
+    const action = nextAction(progress, forecast, preheatsOf(request, forecast.marks), null, null, lookAfter(request))
     if (action === null) return called
     now = Math.max(now + 1, Math.round(action.due ?? now))
     const stand = { request, progress, forecast }
@@ -51,6 +52,12 @@ function walkAnew(kind: MethodKind, settings: Settings): Called[] {
   }
   throw new Error('It never ends.')
 }
+const event = (kind: 'lit' | 'laid' | 'looked' | 'moved', s: number): CookEvent => ({
+  id: kind,
+  kind,
+  at: T0 + 1000 * s,
+  entered: T0 + 1000 * s
+})
 const does = (called: readonly Called[]): string => called.map(c => c.does).join(' ')
 const plain = (text: string): string => text.replaceAll('\u00a0', ' ')
 
@@ -72,6 +79,27 @@ describe('every method is called to its end', () => {
     expect(does(called)).toBe('lit lit laid turned turned turned edged moved pulled carved')
     expect(called.map(c => c.done)).toContain('On its edge')
     expect(called[7].says).toBe('Put the strip steak into the oven')
+  })
+
+  it('pastry is looked at after ten minutes, once, and nothing of the meat hangs on it', () => {
+    const called = walk('in pastry')
+    expect(does(called)).toBe('lit laid looked pulled carved')
+    const [, laid, looked] = called
+    expect(looked.at - laid.at).toBeCloseTo(600, 0)
+    expect(looked).toMatchObject({ says: 'Look at the pastry', done: 'Looked at' })
+    expect(looked.advice).toMatch(/Where it darkens already, lay foil over it/)
+    expect(laid.then).toMatch(/^look at the pastry, out of the oven/)
+    expect(looked.then).not.toMatch(/look/)
+    const events = [event('lit', 0), event('laid', 900), event('looked', 1500), event('moved', 1600)]
+    expect(progressOf(events)).toMatchObject({ moves: 1, looked: true, state: 'on the heat' })
+    expect(happenedUntil(events, T0 + 1550e3)).toEqual(happenedUntil(events.slice(0, 2), T0 + 1550e3))
+  })
+
+  it('a crust of paste goes on between the pan and the oven', () => {
+    const advice = (pasteMm: number): string =>
+      walk('sear then oven', {}, { coats: coatsFor({ boneMm: 0, fatMm: 0, pasteMm }, undefined) }).find(c => c.does === 'moved')!.advice
+    expect(advice(4)).toMatch(/^First its crust, spread over all but the underside\. On a rack/)
+    expect(advice(0)).toMatch(/^On a rack/)
   })
 
   it('a joint is put in, taken out, carved', () => {
@@ -207,7 +235,6 @@ describe('what else is said', () => {
     const water = walk('sear then bath')
     expect(water.find(c => c.does === 'pulled')!.advice).toMatch(/^By the clock/)
     expect(walk('bath then sear').find(c => c.does === 'moved')!.advice).toMatch(/dried/)
-    expect(plain(walk('in pastry').find(c => c.does === 'laid')!.advice)).toMatch(/Look at it after 10 min: where it darkens/)
     expect(walk('two-zone grill', { order: 'direct first' }).find(c => c.does === 'moved')!.advice).toMatch(/Pepper it now/)
     expect(walk('pan sear', { basted: true }).find(c => c.does === 'turned')!.advice).toMatch(/butter over it/)
     for (const kind of ['pan sear', 'grill'] as const) {

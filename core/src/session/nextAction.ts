@@ -5,17 +5,20 @@ import type { Progress, Reading } from './progress'
 import { IN_THE_PAN, ringFollows, type Preheats } from './warmUp'
 
 export interface NextAction {
-  readonly does: Extract<EventKind, 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'returned' | 'pulled' | 'halved' | 'carved'>
+  readonly does: Extract<EventKind, 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'looked' | 'returned' | 'pulled' | 'halved' | 'carved'>
   /** Epoch ms; null where it waits for nothing but the cook. */
   readonly due: number | null
 }
 
 /** K: nearer than this it is there. */
 const THERE_K = 0.3
+/** What comes out so soon is looked at then. */
+const SOON_OUT_S = 120
 
 /**
  * @param forecast made from this cook's own past; its times are seconds since laying in
  * @param believed the last reading, unless it is doubted: at or past what the pull is at, it comes off at once
+ * @param lookAfter s after it went in; null where there is nothing to look at
  * @param notBefore epoch ms before which it does not go in; 'waiting' for another to go in first
  * @returns null once carved, or while it waits for another and its fire is lit
  */
@@ -24,7 +27,8 @@ export function nextAction(
   forecast: UnderWay,
   preheats: Preheats,
   believed: Reading | null = null,
-  notBefore: number | 'waiting' | null = null
+  notBefore: number | 'waiting' | null = null,
+  lookAfter: number | null = null
 ): NextAction | null {
   const since = (seconds: number): number => (progress.laidAt ?? 0) + seconds * 1000
   switch (progress.state) {
@@ -44,7 +48,10 @@ export function nextAction(
       if (believed && believed.coreC >= pull.probe - THERE_K) return { does: 'pulled', due: since(believed.time) }
       const here = marks[Math.min(progress.moves, marks.length - 1)]
       const next = marks.at(progress.moves + 1)
-      if (next === undefined) return { does: 'pulled', due: since(pull.time - overdue) }
+      if (next === undefined) {
+        const worth = lookAfter !== null && !progress.looked && lookAfter < pull.time - SOON_OUT_S
+        return worth ? { does: 'looked', due: since(lookAfter) } : { does: 'pulled', due: since(pull.time - overdue) }
+      }
       if (IN_THE_PAN.has(next.phase) && !IN_THE_PAN.has(here.phase) && !progress.lits.some(at => at > (progress.laidAt ?? 0)))
         return { does: 'lit', due: since(Math.max(0, next.from - preheats.pan)) }
       return {

@@ -27,6 +27,8 @@ export interface Progress {
   readonly halvedAt: number | null
   /** Whether half of it is to be carved before the other. */
   readonly inWaves: boolean
+  /** Whether it was looked at on the way. */
+  readonly looked: boolean
   readonly turns: number
   /** Turned, stood on its edge or moved so often: which of the plan's marks it stands at. */
   readonly moves: number
@@ -60,7 +62,7 @@ const STATE_AFTER: Partial<Record<EventKind, CookState>> = {
 export const ALLOWED: Record<CookState, readonly EventKind[]> = {
   ready: ['lit', 'laid', 'delayed'],
   heating: ['lit', 'laid', 'delayed'],
-  'on the heat': ['lit', 'turned', 'edged', 'moved', 'lifted', 'pulled', 'reading', 'delayed', 'parted'],
+  'on the heat': ['lit', 'turned', 'edged', 'moved', 'looked', 'lifted', 'pulled', 'reading', 'delayed', 'parted'],
   lifted: ['returned', 'pulled', 'reading', 'delayed', 'parted'],
   resting: ['halved', 'carved', 'returned', 'lit', 'moved', 'turned', 'reading', 'delayed', 'parted'],
   carved: ['reading']
@@ -95,6 +97,7 @@ export function progressOf(events: readonly CookEvent[]): Progress {
     carvedAt: when('carved'),
     halvedAt,
     inWaves: waits > 0,
+    looked: when('looked') !== null,
     turns: cooked.filter(f => f.kind === 'turned').length,
     moves: cooked.length,
     onward: pulledAt === null ? [] : fromTheFirstMove(forward.filter(f => f.rested && f.at >= pulledAt)).map(f => f.at),

@@ -1,7 +1,8 @@
 /** The checklist of getting a piece ready. */
 import { describe, expect, it } from 'vitest'
 import { cutById } from '#core/meat/cuts'
-import { USUAL_PREPARATION } from '#core/plan/preparation'
+import { coatsFor } from '#core/meat/piece'
+import { agreeing, usuallyTied, USUAL_PREPARATION } from '#core/plan/preparation'
 import type { MethodKind } from '#core/method/methods'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { afterwards, checklistFor } from './preparation'
@@ -28,6 +29,53 @@ describe('the checklist', () => {
     expect(ids('strip')).toContain('knife sinew strip')
     expect(ids('rump-cap')).toContain('knife fat cap')
     expect(checklistFor({ ...USUAL_PREPARATION, knife: false }, strip, FIRST_REQUEST.piece).some(t => t.id.startsWith('knife'))).toBe(false)
+  })
+
+  it('a whole tenderloin loses its head and its chain before it is tied; a joint without a bone is tied, a rib and a steak are not', () => {
+    const listOf = (id: string): string[] => {
+      const cut = cutById(id)!
+      const piece = { ...FIRST_REQUEST.piece, cutId: id, form: cut.form }
+      return checklistFor({ ...USUAL_PREPARATION, tie: usuallyTied(cut) }, cut, piece, 'sear then oven').map(t => t.id)
+    }
+    const whole = listOf('whole-fillet')
+    expect(whole.filter(id => id.startsWith('knife'))).toEqual(['knife silverskin', 'knife sinew strip', 'knife head'])
+    expect(whole.indexOf('tie')).toBeGreaterThan(whole.indexOf('knife head'))
+    expect(listOf('chateaubriand')).toContain('tie')
+    expect(listOf('chateaubriand')).not.toContain('knife head')
+    for (const id of ['rib-roast', 'strip']) expect(listOf(id)).not.toContain('tie')
+  })
+
+  it('what is marinated is trimmed before and drained after it, is patted whatever its face was, and does not dry in the open meanwhile', () => {
+    for (const marinade of ['two hours', 'overnight'] as const) {
+      const how = { ...USUAL_PREPARATION, marinade, surface: 'wet' as const, outMin: 30 }
+      const tasks = checklistFor(how, strip, FIRST_REQUEST.piece)
+      const ids = tasks.map(t => t.id)
+      const before = (id: string): number => tasks.find(t => t.id === id)!.before
+      expect(ids.filter(id => ['knife sinew strip', 'marinade', 'out of marinade', 'pat'].includes(id))).toEqual([
+        'knife sinew strip',
+        'marinade',
+        'out of marinade',
+        'pat'
+      ])
+      expect(before('marinade') - before('out of marinade')).toBe((marinade === 'overnight' ? 14 : 2) * 3600)
+      expect(before('out of marinade')).toBe(30 * 60)
+      expect(ids).not.toContain('out')
+      expect(tasks.find(t => t.id === 'out of marinade')?.because).toMatch(/boil it for a sauce, or throw it away/)
+    }
+    expect(agreeing({ ...USUAL_PREPARATION, surface: 'aired' }, { marinade: 'overnight' })).toEqual({
+      marinade: 'overnight',
+      surface: 'patted'
+    })
+    expect(agreeing({ ...USUAL_PREPARATION, marinade: 'overnight' }, { surface: 'aired' })).toEqual({ surface: 'aired', marinade: 'none' })
+  })
+
+  it('a crust goes on before the oven, or where it is seared first, after that: then it is called there', () => {
+    const coats = coatsFor({ boneMm: 0, fatMm: 0, pasteMm: 4 }, 'roast')
+    const piece = { ...FIRST_REQUEST.piece, cutId: 'chateaubriand', form: 'roast' as const, coats }
+    const ids = (kind: MethodKind): string[] => checklistFor(USUAL_PREPARATION, cutById('chateaubriand')!, piece, kind).map(t => t.id)
+    expect(ids('roast')).toContain('crust')
+    expect(ids('sear then oven')).not.toContain('crust')
+    expect(ids('in pastry')).not.toContain('crust')
   })
 
   it('salt drawn for forty minutes is patted off; salt left for the table is not on the list before', () => {

@@ -1,6 +1,6 @@
 /** Getting a piece ready, as a checklist dated back from the moment it goes in, each task with its reason. */
-import type { Cut } from '#core/meat/cut'
-import type { Piece } from '#core/meat/piece'
+import type { Cut, Feature } from '#core/meat/cut'
+import { outsideOf, type Piece } from '#core/meat/piece'
 import type { MethodKind } from '#core/method/methods'
 import type { Preparation } from '#core/plan/preparation'
 
@@ -27,6 +27,9 @@ const BAGGED: Task = {
   text: 'Bag it in one layer, press the air out and seal it',
   because: 'Air keeps the heat from it, and makes the bag float.'
 }
+
+/** Its crust goes on when it has been seared. */
+const SEARED_FIRST: ReadonlySet<MethodKind> = new Set<MethodKind>(['sear then oven'])
 
 /** What a method asks for by itself before the piece goes in; common practice, no source. */
 const OWN: Partial<Record<MethodKind, readonly Task[]>> = {
@@ -65,6 +68,18 @@ const OWN: Partial<Record<MethodKind, readonly Task[]>> = {
   // Where the sear comes first it is bagged when it has been.
   'bath then sear': [BAGGED]
 }
+/** Where the knife has something to do. */
+const KNIFE_WORK: Partial<Record<Feature['kind'], string>> = {
+  'fat cap': 'Score the fat cap',
+  'sinew strip': 'See to the sinew',
+  silverskin: 'Trim the silverskin',
+  head: 'Cut off the head'
+}
+/** Hours in it; common practice, no source. */
+const MARINADE_HOURS: Record<Preparation['marinade'], number> = { none: 0, 'two hours': 2, overnight: 14 }
+/** Out of it and drained, before it is patted and salted, s. */
+const DRAINED = 15 * MINUTE
+
 /** So long before it goes in it has to be ready: to be seared ahead, or shut up in its bag, s. */
 const READY_BEFORE: Partial<Record<MethodKind, number>> = {
   'in pastry': 90 * MINUTE,
@@ -90,9 +105,12 @@ export function checklistFor(
   const ready = READY_BEFORE[kind] ?? 0
   const add = (id: string, before: number, text: string, because: string): void =>
     void tasks.push({ id, before: before + ready, text, because })
-  const { surface, salt, pepper, oil, outMin, knife, tie } = preparation
+  const { surface, salt, pepper, oil, outMin, knife, tie, marinade } = preparation
+  const crusted = outsideOf(piece).pasteMm > 0
   const dayAhead = surface === 'aired' || salt === 'the day before'
-  const knifeAt = dayAhead ? 24 * HOUR + 10 * MINUTE : (outMin + 50) * MINUTE
+  // What is salted, dried or laid in is trimmed by then.
+  const inHand = (Math.max(outMin, MARINADE_HOURS[marinade] > 0 ? DRAINED / MINUTE : 0) + 50) * MINUTE + MARINADE_HOURS[marinade] * HOUR
+  const knifeAt = dayAhead ? Math.max(24 * HOUR + 10 * MINUTE, inHand) : inHand
 
   if (surface === 'aired')
     add(
@@ -104,12 +122,29 @@ export function checklistFor(
   // Cooked before, its knife work is long done.
   if (knife && !cooked) {
     for (const f of cut.features) {
-      if (f.kind === 'bone' || f.kind === 'seam fat') continue
-      const what = f.kind === 'fat cap' ? 'Score the fat cap' : f.kind === 'sinew strip' ? 'See to the sinew' : 'Trim the silverskin'
-      add(`knife ${f.kind}`, knifeAt, `${what} (${f.where})`, f.advice)
+      const what = KNIFE_WORK[f.kind]
+      if (what) add(`knife ${f.kind}`, knifeAt, `${what} (${f.where})`, f.advice)
     }
   }
   if (tie && !cooked) add('tie', knifeAt - 5 * MINUTE, 'Tie it every 3 cm', 'Round and even, it is done everywhere at once.')
+  const marinated = MARINADE_HOURS[marinade] * HOUR
+  if (marinated > 0 && !cooked) {
+    const out = Math.max(outMin * MINUTE, DRAINED)
+    add(
+      'marinade',
+      out + marinated,
+      'Into its marinade, covered, in the fridge; turn it once on the way',
+      'It goes in a few millimetres and no deeper: what it gives, it gives to the outside.'
+    )
+    add(
+      'out of marinade',
+      out,
+      'Lift it out of its marinade and let it drain',
+      'What clings boils before anything browns, and what is sweet in it burns. It touched raw meat: boil it for a sauce, or throw it away.'
+    )
+  }
+  if (crusted && kind !== 'in pastry' && !SEARED_FIRST.has(kind))
+    add('crust', 8 * MINUTE, 'Spread the crust over it, all but the underside', 'Pressed on, it stays where it is.')
   if (salt === 'the day before') {
     add(
       'salt',
@@ -136,14 +171,14 @@ export function checklistFor(
       'Rub cheese, crumbs and soft butter together, roll it thin between papers and chill it',
       'Thin and cold it stays where it is laid, and melts all at once.'
     )
-  if (outMin > 0)
+  if (outMin > 0 && marinated === 0)
     add(
       'out',
       outMin * MINUTE,
       'Take it out of the fridge',
       'A little warmer at the start is a little sooner done: see what it is worth below.'
     )
-  if (surface === 'patted' && salt !== '40 min before')
+  if ((surface === 'patted' || (marinated > 0 && surface !== 'starched')) && salt !== '40 min before')
     add('pat', 5 * MINUTE, 'Pat every face dry, hard', 'A wet face boils before it browns.')
   if (surface === 'starched')
     add('starch', 4 * MINUTE, 'Pat dry, then dust thinly with plain starch', 'Starch takes up the last film of water and browns by itself.')

@@ -20,7 +20,7 @@ import { kept } from './kept'
 import { outbox } from './outbox'
 
 export type Said =
-  | { kind: 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'lifted' | 'returned' | 'pulled' | 'halved' | 'carved' }
+  | { kind: 'lit' | 'laid' | 'turned' | 'edged' | 'moved' | 'lifted' | 'returned' | 'pulled' | 'halved' | 'carved' | 'looked' }
   | { kind: 'reading'; coreC: number }
   | { kind: 'delayed'; seconds: number; held?: boolean; flashS?: number; ovenC?: number }
   | { kind: 'parted'; seconds: number }

@@ -43,6 +43,8 @@ function parseSet(stored: unknown): Set {
   )
 }
 
+const cutOf = ({ piece }: PlanRequest): Cut => cutById(piece.cutId) ?? CUTS[0]
+
 /** What its safety goes by. */
 export const tableOf = ({ piece, guests }: PlanRequest): Table => ({
   intact: piece.intact ?? 'yes',
@@ -80,7 +82,7 @@ export const useDraft = defineStore('draft', () => {
   /** What was typed and cannot be read, by field. */
   const problems = reactive<Record<string, string>>({})
 
-  const cut = computed(() => cutById(request.value.piece.cutId) ?? CUTS[0])
+  const cut = computed(() => cutOf(request.value))
   const round = computed(() => cut.value.shape.outline === 'round' && request.value.piece.form !== 'roast')
   const contradiction = computed(() => findContradiction(request.value.piece, cut.value))
   const table = computed(() => tableOf(request.value))
@@ -117,7 +119,7 @@ export const useDraft = defineStore('draft', () => {
   const asUsual = (): void => setMethod(request.value.method.kind, {})
   /** A whole request that was read from elsewhere. */
   function open(read: PlanRequest): void {
-    anotherId()
+    anotherId(cutOf(read))
     put(read.piece)
     // Who is at this table is not what the file says.
     const guests = { ...read.guests, named: request.value.guests.named }
@@ -126,7 +128,7 @@ export const useDraft = defineStore('draft', () => {
 
   /** A piece of the service comes to the fire, as it is wanted there and by whom. */
   function stand(id: string, asked: PlanRequest, how?: Prepared): void {
-    const getReady = how ?? (id === pieceId.value ? prepared.value : preparedAnew(prepared.value))
+    const getReady = how ?? (id === pieceId.value ? prepared.value : preparedAnew(prepared.value, cutOf(asked)))
     pieceId.value = id
     prepared.value = getReady
     // What lies beside it goes by the ticket, not by what it was.
@@ -134,13 +136,13 @@ export const useDraft = defineStore('draft', () => {
     touched.value = true
     forgive()
   }
-  function anotherId(): void {
+  function anotherId(of: Cut): void {
     pieceId.value = nanoid(8)
-    prepared.value = preparedAnew(prepared.value)
+    prepared.value = preparedAnew(prepared.value, of)
   }
   /** Another piece like it, that nothing was decided of. */
-  function another(): void {
-    anotherId()
+  function another(of = cut.value): void {
+    anotherId(of)
     request.value = { ...request.value, guests: { ...request.value.guests, named: [] } }
   }
 
@@ -179,7 +181,7 @@ export const useDraft = defineStore('draft', () => {
 
   /** Puts a piece of a cut on the bench: a usual one, or as it was ordered. */
   function take(chosen: Cut, ordered: Ordered = {}): void {
-    another()
+    another(chosen)
     const { startC } = FIRST_REQUEST.piece
     const sizes = usualSizes(chosen, { weightG: ordered.pieceG, thicknessMm: ordered.thicknessMm, startC })
     put({

@@ -10,6 +10,7 @@ import { nextAction } from '#core/session/nextAction'
 import { standing } from '#core/session/events'
 import { happenedUntil, progressOf } from '#core/session/progress'
 import type { PlanRequest } from '#core/request/request'
+import { lookAfter } from '#core/session/call'
 import { preheatsOf } from '#core/session/warmUp'
 import type { Forecast, ForecastQuestion } from '#core/usecase/forecast'
 import type { Refused } from '#core/usecase/plan'
@@ -139,7 +140,14 @@ export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>, wait
   const backS = computed(() => mine.value?.backS ?? null)
   const action = computed(() =>
     progress.value && forecast.value && cook.value
-      ? nextAction(progress.value, forecast.value, preheatsOf(cook.value.request, forecast.value.marks), believed.value, wait())
+      ? nextAction(
+          progress.value,
+          forecast.value,
+          preheatsOf(cook.value.request, forecast.value.marks),
+          believed.value,
+          wait(),
+          lookAfter(cook.value.request)
+        )
       : null
   )
 

@@ -2,7 +2,7 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import type { Packet } from '#core/shop/larder'
-import type { Compared, Preparation } from '#core/plan/preparation'
+import { agreeing, type Compared, type Preparation } from '#core/plan/preparation'
 import { RequestError, type PlanRequest } from '#core/request/request'
 import { meltsCheese, setupOf } from '#core/request/setup'
 import { checklistFor } from '#core/words/preparation'
@@ -67,7 +67,7 @@ export const usePreparation = defineStore('preparation', () => {
   )
 
   function change(part: Partial<Preparation>): void {
-    be(part)
+    be(agreeing(preparation.value, part))
     if (preparation.value.surface !== draft.request.piece.surface) draft.changePiece({ surface: preparation.value.surface })
     if ('outMin' in part || 'fridgeC' in part) warm.put({ request: draft.request, preparation: preparation.value })
   }

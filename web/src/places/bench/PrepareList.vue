@@ -6,7 +6,7 @@ import { Button as AButton, Checkbox as ACheckbox, Skeleton as ASkeleton, Table 
 import dayjs from 'dayjs'
 import { computed, onMounted, onUnmounted } from 'vue'
 import { SURFACES, type SurfaceState } from '#core/meat/piece'
-import { OILINGS, OUT_MINUTES, PEPPERINGS, SALTINGS, type Consequence, type From, type Salting } from '#core/plan/preparation'
+import { MARINADES, OILINGS, OUT_MINUTES, PEPPERINGS, SALTINGS, type Consequence, type From, type Salting } from '#core/plan/preparation'
 import { showClock, showLength, showTemperature, shownText } from '#core/quantity/format'
 import { afterwards } from '#core/words/preparation'
 import ChoiceRow from '../../ui/ChoiceRow.vue'
@@ -177,6 +177,12 @@ function setGoesIn(text: string): void {
           />
           <p class="quiet small">{{ SALT_WHY[store.preparation.salt] }}</p>
         </div>
+        <choice-row
+          label="Marinade"
+          :options="choices(MARINADES)"
+          :model-value="store.preparation.marinade"
+          @update:model-value="v => store.change({ marinade: v })"
+        />
         <choice-row
           label="Oil"
           :options="choices(OILINGS)"

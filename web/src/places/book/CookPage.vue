@@ -154,6 +154,7 @@ const WORDS: Record<string, string> = {
   returned: 'Back in',
   pulled: 'Off the heat',
   halved: 'Half of it carved',
+  looked: 'Looked at',
   carved: 'Carved'
 }
 const log = computed(() => {

@@ -1,6 +1,6 @@
 /** The cook shown at the stove: what is to be done with it now, in words, and what may be said of it. */
 import { computed, reactive, ref, watch } from 'vue'
-import { callFor, callsAfter, probedRangeFromNow, pullRangeFromNow } from '#core/session/call'
+import { callFor, callsAfter, lookAfter, probedRangeFromNow, pullRangeFromNow } from '#core/session/call'
 import { ALLOWED, atTheHeat, spentUntil, standsLeft } from '#core/session/progress'
 import { IN_THE_PAN } from '#core/session/warmUp'
 import type { PassCall } from '#core/service/calls'
@@ -26,6 +26,7 @@ const PLAINLY = {
   returned: 'Back at the heat',
   pulled: 'Off the heat',
   halved: 'Half is carved',
+  looked: 'Looked at',
   carved: 'Carved'
 } as const
 /** So long before its time nothing is taken off without a word, s. */
@@ -136,6 +137,7 @@ export function useAtTheStove() {
   /** By signs alone only what this way of cooking has. */
   function meant(kind: keyof typeof PLAINLY): boolean {
     const marks = forecast.value?.marks
+    if (kind === 'looked') return cook.cook !== null && lookAfter(cook.cook.request) !== null && progress.value?.looked === false
     if (kind === 'halved') return progress.value?.inWaves === true && progress.value.halvedAt === null
     // After the rest only what this plan still has.
     if (state.value === 'resting' && (kind === 'lit' || kind === 'moved' || kind === 'turned')) {
