@@ -1,5 +1,13 @@
 /** A ticket as a file: out and in the same, and what is wrong with another told by where. */
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { CUTS } from '#core/meat/cuts'
+import { coatsFor, SURFACES, type SurfaceState } from '#core/meat/piece'
+import { METHOD_KINDS } from '#core/method/methods'
+import { asked, planned } from '#core/plan/planned.fixture'
+import { FROMS, MARINADES, OILINGS, OUT_MINUTES, PEPPERINGS, SALTINGS } from '#core/plan/preparation'
+import { beefDish } from '#core/service/beef'
+import { checklistFor } from '#core/words/preparation'
 import type { Dish } from '#core/service/dish'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { ownDish, type Ticket } from '#core/service/ticket'
@@ -7,7 +15,7 @@ import { TICKET } from '#core/service/ticket.fixture'
 import { InvalidInputError } from '#core/input/problem'
 import type { Recipe } from '#core/service/recipe'
 import { bookOf, RECIPES, shippedRecipe } from '#core/service/recipes'
-import { readTicket, writeTicket } from './ticketSchema'
+import { parseDish, readTicket, writeTicket } from './ticketSchema'
 
 const written = (ticket: Ticket): object => writeTicket(ticket, RECIPES)
 
@@ -29,6 +37,35 @@ describe('a ticket', () => {
       'Only a dish of beef'
     )
     expect(() => readTicket({ ...written(TICKET), names: ['a', 'b', 'c', 'd', 'e'] })).toThrow('At most 4 names')
+  })
+  it('takes every cut of the catalogue however it is got ready', () => {
+    const all = <T>(of: readonly T[]): fc.Arbitrary<T> => fc.constantFrom(...of)
+    const how = fc.record({
+      from: all(FROMS),
+      surface: all(Object.keys(SURFACES) as SurfaceState[]),
+      salt: all(SALTINGS),
+      pepper: all(PEPPERINGS),
+      oil: all(OILINGS),
+      marinade: all(MARINADES),
+      outMin: all(OUT_MINUTES),
+      fridgeC: fc.constant(4),
+      knife: fc.boolean(),
+      tie: fc.boolean()
+    })
+    const { request, plan } = planned(asked('sear then oven'))
+    fc.assert(
+      fc.property(all(CUTS), how, fc.constantFrom(...METHOD_KINDS), fc.boolean(), (cut, getReady, kind, pasted) => {
+        const coats = pasted ? coatsFor({ boneMm: 0, fatMm: 0, pasteMm: 4 }, cut.form) : []
+        const piece = { ...request.piece, cutId: cut.id, form: cut.form, coats, intact: 'unknown' as const }
+        const tasks = checklistFor(getReady, cut, piece, kind, 20 * 3600, true)
+        const dish = beefDish('b', cut.name, { ...request, piece }, plan, 6, tasks)
+        expect(parseDish(JSON.parse(JSON.stringify(dish)))).toEqual(dish)
+        for (const s of dish.steps) expect(s.seconds).toBeGreaterThanOrEqual(0)
+        const doable = tasks.filter(t => t.before <= 7200).map(t => t.text.slice(1, 30))
+        for (const text of doable) expect(dish.steps.map(s => s.what).join()).toContain(text)
+      }),
+      { numRuns: 200, seed: 7 }
+    )
   })
   it('brings what another kitchen’s book would not have, and for how many of the table', () => {
     const mash = shippedRecipe('mash')!

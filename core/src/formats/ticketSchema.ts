@@ -1,7 +1,7 @@
 /** A ticket of the pass, as it is kept and as a file: checked whole before anything of it is used. */
 import * as yup from 'yup'
 import { SHELVES } from '#core/kit/oven'
-import { DISH_KINDS, type Dish } from '#core/service/dish'
+import { DISH_KINDS, WHAT_LENGTH, type Dish } from '#core/service/dish'
 import type { Recipe } from '#core/service/recipe'
 import { shippedRecipe, type RecipeBook } from '#core/service/recipes'
 import { COOKS_LIMITS, DINERS_LIMITS, MOST_LINES, NAME_LENGTH, type Line, type Ticket } from '#core/service/ticket'
@@ -17,7 +17,7 @@ const MOST_TOOLS = 20
 const LONGEST_S = 48 * 3600
 
 const id = lineId()
-const text = named(120)
+const text = named(WHAT_LENGTH)
 const whole = (range: readonly [number, number]): yup.NumberSchema<number> => within(range, '').integer('This needs a whole number.')
 const seconds = within([0, LONGEST_S], 's')
 const pair = yup.tuple([seconds, seconds]).required('This is missing.')
@@ -26,7 +26,7 @@ const degrees = within([0, 400], '°C')
 const stepShape = yup
   .object({
     what: text,
-    then: yup.string().strict().max(120, 'At most 120 letters.').optional(),
+    then: yup.string().strict().max(WHAT_LENGTH, `At most ${WHAT_LENGTH} letters.`).optional(),
     tool: onTool(),
     ovenC: yup
       .tuple([degrees, degrees])

@@ -10,7 +10,7 @@ import { panHotAfter } from '#core/session/warmUp'
 import { phaseName } from '#core/words/phases'
 import type { Task } from '#core/words/preparation'
 import { SHELVES } from '#core/kit/oven'
-import { PLATE_S, type Dish, type Step, type Tool } from './dish'
+import { PLATE_S, WHAT_LENGTH, type Dish, type Step, type Tool } from './dish'
 
 const TOOL_OF: Record<Phase, Tool | null> = {
   sear: 'ring',
@@ -55,6 +55,16 @@ const KNIFE_S = 4 * 60
 
 const inOne = (tasks: readonly Task[]): string =>
   tasks.map(({ text }, i) => (i === 0 ? text : text.charAt(0).toLowerCase() + text.slice(1))).join('; ')
+/** As many as a line of the ticket takes. */
+function inLines(tasks: readonly Task[]): Task[][] {
+  const lines: Task[][] = []
+  for (const task of tasks) {
+    const line = lines.at(-1)
+    if (line && inOne([...line, task]).length <= WHAT_LENGTH) line.push(task)
+    else lines.push([task])
+  }
+  return lines
+}
 /** Work of the knife keeps for hours; all else is timed by the fire. */
 const anyTime = ({ id }: Task): boolean => id.startsWith('knife') || id === 'tie'
 
@@ -74,7 +84,7 @@ export function gettingReady(tasks: readonly Task[]): Step[] {
   })
   const AT_THE_FIRE = [5 * 60, 20 * 60] as const
   return [
-    ...(knife.length === 0 ? [] : [step(inOne(knife), knife.length * KNIFE_S, Infinity, [2 * 3600, 6 * 3600])]),
+    ...inLines(knife).map(some => step(inOne(some), some.length * KNIFE_S, Infinity, [2 * 3600, 6 * 3600])),
     ...earlier.map((task, i) =>
       step(
         task.text,
@@ -83,7 +93,10 @@ export function gettingReady(tasks: readonly Task[]): Step[] {
         i === earlier.length - 1 && last.length === 0 ? AT_THE_FIRE : [0, 0]
       )
     ),
-    ...(last.length === 0 ? [] : [step(inOne(last), lastS, Infinity, AT_THE_FIRE)])
+    ...inLines(last).map((some, i, all) => {
+      const next = all.at(i + 1)?.at(0)?.before
+      return step(inOne(some), some[0].before - (next ?? 0), Infinity, next === undefined ? AT_THE_FIRE : [0, 0])
+    })
   ]
 }
 

@@ -5,6 +5,9 @@
 export const TOOLS = ['ring', 'oven', 'grill', 'bath'] as const
 export type Tool = (typeof TOOLS)[number]
 
+/** Letters of what is called. */
+export const WHAT_LENGTH = 120
+
 export interface Step {
   /** What the cook does as it begins: "Boil the potatoes". */
   readonly what: string

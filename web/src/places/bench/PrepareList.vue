@@ -250,6 +250,7 @@ function setGoesIn(text: string): void {
   font-weight: 600;
 }
 .choices {
+  margin-top: 8px;
   display: flex;
   flex-wrap: wrap;
   gap: 12px 20px;
