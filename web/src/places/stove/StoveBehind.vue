@@ -12,6 +12,7 @@ import { nameOf, useStove } from '../../stores/stove'
 import { useUnits } from '../../stores/units'
 import { tell } from '../../ui/tell'
 import { useLaterTable } from './useLaterTable'
+import { moreLost } from './moreLost'
 import { useTurnedOven, type Turned } from './useTurnedOven'
 
 const props = defineProps<{ record: CookRecord; forecast: Plan }>()
@@ -55,7 +56,7 @@ const price = computed(() => {
   const climbs = plan.peak.core - plan.pull.core - (props.forecast.peak.core - props.forecast.pull.core)
   const more =
     climbs < 0.5 ? 'it climbs no more for that' : `it climbs ${shownText(showTemperatureRise(climbs, units.system))} more by itself`
-  return `carved ${long(sooner)} sooner, off at ${degrees(plan.pull.probe)}: ${more}, and its outside is done further.`
+  return `carved ${long(sooner)} sooner, off at ${degrees(plan.pull.probe)}: ${more}${moreLost(plan, props.forecast)}, and its outside is done further.`
 })
 /** What else is in it. */
 const besides = computed(() =>

@@ -1,17 +1,22 @@
 <script setup lang="ts">
 /** What can be said of the cook in sight: the great key for what is due, the others beside it, and what each opens. */
 import { Button as AButton } from 'ant-design-vue'
-import { nextTick, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, useTemplateRef, watch } from 'vue'
+import { useClock } from '../../stores/clock'
 import { useCook } from '../../stores/cook'
 import { useStove } from '../../stores/stove'
 import ReadingEntry from './ReadingEntry.vue'
 import StoveBehind from './StoveBehind.vue'
 import StoveLate from './StoveLate.vue'
+import StoveLost from './StoveLost.vue'
 import type { AtTheStove } from './useAtTheStove'
 
 const props = defineProps<{ at: AtTheStove }>()
+const clock = useClock()
 const cook = useCook()
 const { caller } = useStove()
+/** What is rehearsed costs nothing, and is begun again. */
+const canBeLost = computed(() => !clock.rehearsing && props.at.record !== null && props.at.state !== 'carved')
 const entry = useTemplateRef<{ focus(): void }>('entry')
 watch(
   () => props.at.reading,
@@ -32,6 +37,7 @@ watch(
   <reading-entry v-if="at.reading" ref="entry" @read="at.read" @close="at.show({ reading: false })" />
   <stove-behind v-if="at.record && at.forecast && at.heard && !at.guestsLate && !at.bySigns" :record="at.record" :forecast="at.forecast" />
   <stove-late v-if="at.guestsLate" @close="at.show({ guestsLate: false })" />
+  <stove-lost v-if="at.lost && at.record" :record="at.record" @close="at.show({ lost: false })" />
   <div v-if="at.earlier" class="keys earlier" role="group" aria-label="When it was done">
     <a-button v-for="m in at.moments" :key="m.label" @click="at.act(m.at)">{{ at.call?.done }}, {{ m.label }}</a-button>
   </div>
@@ -54,6 +60,7 @@ watch(
   <div class="keys tools">
     <a-button v-if="!at.bySigns" :aria-expanded="at.earlier" @click="at.show({ earlier: !at.earlier })">I’m late<kbd>E</kbd></a-button>
     <a-button :aria-expanded="at.guestsLate" @click="at.show({ guestsLate: !at.guestsLate })">Guests are late<kbd>G</kbd></a-button>
+    <a-button v-if="canBeLost" :aria-expanded="at.lost" @click="at.show({ lost: !at.lost })">It is lost</a-button>
     <a-button :disabled="!cook.canUndo" @click="at.undo">Undo<kbd>U</kbd></a-button>
     <a-button :aria-pressed="caller.muted" @click="caller.toggle()">
       {{ caller.muted ? 'Sound is off' : 'Sound is on' }}<kbd>M</kbd>

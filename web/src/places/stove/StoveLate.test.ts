@@ -127,6 +127,7 @@ describe('guests who are late', () => {
     expect(inTheOven - onTheBoard).toBeGreaterThan(4)
     await page.findAll('.late input[type=radio]')[2].setValue(true)
     expect(page.find('.late').text()).toMatch(/under foil into an oven at 60\s°C for 20\smin: \d+/)
+    expect(page.find('.late').text()).toMatch(/\d\.\d\s% more of its weight lost/)
     button(page, 'Do that').click()
     await flushPromises()
     expect(useCook().cook!.events.at(-1)).toMatchObject({ kind: 'delayed', seconds: 1200, held: true })

@@ -24,6 +24,7 @@ import { useUnits } from '../../stores/units'
 import { tell } from '../../ui/tell'
 import { askEngine } from '../../workers/engine'
 import { useLaterTable } from './useLaterTable'
+import { moreLost } from './moreLost'
 import { useTurnedOven, type Turned } from './useTurnedOven'
 
 const emit = defineEmits<{ close: [] }>()
@@ -162,7 +163,7 @@ async function costOf(of: CookRecord, longer: number, way: Meanwhile): Promise<C
     const by = plan.carve.time - now.carve.time
     const even = plan.peak.core - now.peak.core
     return cost(
-      `its oven goes to ${degrees(cooler.value.ovenC)} now: it comes out at ${degrees(plan.pull.probe)}, and is cut ${long(by)} later at ${degrees(plan.carve.core)}${Math.abs(even) < 1 ? '' : `, its highest ${degrees(plan.peak.core)}`}; gentler, and its crust paler.`,
+      `its oven goes to ${degrees(cooler.value.ovenC)} now: it comes out at ${degrees(plan.pull.probe)}, and is cut ${long(by)} later at ${degrees(plan.carve.core)}${Math.abs(even) < 1 ? '' : `, its highest ${degrees(plan.peak.core)}`}${moreLost(plan, now)}; gentler, and its crust paler.`,
       plan.carve.core
     )
   }
@@ -174,7 +175,7 @@ async function costOf(of: CookRecord, longer: number, way: Meanwhile): Promise<C
   const less = now.carve.core - cutC
   const apart = shownText(showTemperatureRise(Math.abs(less), units.system))
   const than = Math.abs(less) < 0.5 ? 'as warm as it would have been' : `${apart} ${less > 0 ? 'cooler' : 'warmer'} than it would have been`
-  const middle = `${degrees(cutC)} in the middle when it is cut, ${than}`
+  const middle = `${degrees(cutC)} in the middle when it is cut, ${than}${moreLost(answer.plan, now)}`
   if (way === 'hold')
     return cost(
       `comes off as planned, rests, and goes under foil into an oven at ${degrees(HOLDING_C)} for ${long(longer)}: ${middle}; its crust goes soft.`,

@@ -43,7 +43,7 @@ useSingleKeys({
   g: () => at.show({ guestsLate: !at.guestsLate }),
   m: () => stove.caller.toggle()
 })
-onKeyStroke('Escape', () => at.show({ reading: false, earlier: false, guestsLate: false }))
+onKeyStroke('Escape', () => at.show({ reading: false, earlier: false, guestsLate: false, lost: false }))
 
 function finish(): void {
   const id = at.record?.id

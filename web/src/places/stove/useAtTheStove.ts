@@ -178,6 +178,11 @@ export function useAtTheStove() {
 
   /** What is open beside the keys. */
   const guestsLate = ref(false)
+  const lost = ref(false)
+  watch(
+    () => record.value?.id,
+    () => (lost.value = false)
+  )
   const reading = ref(false)
   const readable = computed(() => state.value !== 'ready' && state.value !== 'heating' && state.value !== 'carved')
   /** Typed; in a rehearsal there is one to be put in. */
@@ -190,10 +195,11 @@ export function useAtTheStove() {
     say({ kind: 'reading', coreC })
     reading.value = false
   }
-  function show(panels: { readonly reading?: boolean; readonly earlier?: boolean; readonly guestsLate?: boolean }): void {
+  function show(panels: Partial<Record<'reading' | 'earlier' | 'guestsLate' | 'lost', boolean>>): void {
     reading.value = panels.reading ?? reading.value
     earlier.value = panels.earlier ?? earlier.value
     guestsLate.value = panels.guestsLate ?? guestsLate.value
+    lost.value = panels.lost ?? lost.value
   }
   function lift(): void {
     if (state.value === 'on the heat') say({ kind: 'lifted' })
@@ -236,6 +242,7 @@ export function useAtTheStove() {
     earlier,
     moments,
     guestsLate,
+    lost,
     reading,
     readable,
     typed,
