@@ -69,7 +69,8 @@ export const SAUCES: readonly Recipe[] = [
         'Keep it warm, not hot'
       )
     ],
-    caution: 'The yolks stay soft: tell the guests, and leave it out for whoever is pregnant, very young, old or weak.'
+    caution:
+      'The yolks stay soft: tell the guests, and leave it out for whoever is pregnant, very young, old or weak. If it splits, a spoon of hot water and the whisk bring it back.'
   },
   {
     id: 'herb-vinegar',

@@ -47,15 +47,18 @@ function cutAt({ plan, preheatS }: PlanResult): number {
   const lit = litAt() ?? stove.now
   return Math.max(stove.now, lit + preheatS * 1000) + plan.carve.time * 1000
 }
-/** How much later than the one that is lost, s; what is made up on the board is not counted. */
+/** How much later than the one that is lost, s; what is made up on the board is not counted, and what was not in yet is no later. */
 function laterS(of: PlanResult): number {
+  if (progressOf(props.record.events).laidAt === null) return 0
   const by = (cutAt(of) - stove.carveAt(props.record)) / 1000
   return by < DELAY_LIMITS_S[0] ? 0 : Math.min(DELAY_LIMITS_S[1], Math.round(by / 60) * 60)
 }
+const others = (): string[] => cook.cooks.filter(c => c.id !== props.record.id && progressOf(c.events).state !== 'carved').map(c => c.id)
 const long = (s: number): string => shownText(showDuration(s))
 const price = (of: PlanResult): string => {
   const by = laterS(of)
-  return `cut at ${dayjs(cutAt(of)).format(timeWritten)}${by === 0 ? ', as the first was to be' : `, ${long(by)} later than the first: all that is on waits for it`}.`
+  const waits = others().length > 0 ? ': all that is on waits for it' : ''
+  return `cut at ${dayjs(cutAt(of)).format(timeWritten)}${by === 0 ? ', as this was to be' : `, ${long(by)} later than this${waits}`}.`
 }
 
 function another(): void {
@@ -64,11 +67,11 @@ function another(): void {
   const { record } = props
   const seconds = laterS(of)
   const lit = litAt()
-  const others = cook.cooks.filter(c => c.id !== record.id && progressOf(c.events).state !== 'carved').map(c => c.id)
+  const waiting = others()
   const back = cook.throwAway(record.id)
   const id = cook.begin(record.title, of, null, record.service && { ...record.service, after: null })
   if (lit !== null) cook.say({ kind: 'lit' }, lit, [id])
-  const said = seconds > 0 && others.length > 0 ? [cook.say({ kind: 'delayed', seconds }, stove.now, others)] : []
+  const said = seconds > 0 && waiting.length > 0 ? [cook.say({ kind: 'delayed', seconds }, stove.now, waiting)] : []
   const undo = (): void => {
     cook.throwAway(id)
     back()
@@ -94,7 +97,10 @@ function without(): void {
 
 <template>
   <section class="lost ways-out" aria-label="It is lost">
-    <p>{{ nameOf(record) }} fell, burnt, or should never have been lit.</p>
+    <p>
+      <b>{{ nameOf(record) }}</b
+      >: fallen, burnt, or lit by mistake.
+    </p>
     <p class="way">
       <a-button :disabled="!fresh" :loading="!fresh && refused === ''" @click="another">Another like it</a-button>
       <span v-if="fresh">{{ price(fresh) }}</span>
