@@ -14,17 +14,20 @@ export interface InService {
   readonly piece?: string | undefined
 }
 
+/** Epoch ms; or so long after another, that is not in yet. */
+export type NotBefore = number | { readonly afterS: number } | null
+
 /**
  * When a piece may go in beside others of its dinner.
- * @returns epoch ms; 'waiting' until the one before it is in; null where it waits for nothing, or for what is gone from the stove
+ * @returns epoch ms; how long after the one before it, until that is in; null where it waits for nothing, or for what is gone from the stove
  */
 export function notBefore(
   { service }: { readonly service: InService | null },
   others: readonly { readonly id: string; readonly events: readonly CookEvent[] }[]
-): number | 'waiting' | null {
+): NotBefore {
   const after = service?.after ?? null
   const first = after && others.find(o => o.id === after.cookId)
   if (!first || !after) return null
   const { laidAt } = progressOf(first.events)
-  return laidAt === null ? 'waiting' : laidAt + after.seconds * 1000
+  return laidAt === null ? { afterS: after.seconds } : laidAt + after.seconds * 1000
 }

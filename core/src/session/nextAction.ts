@@ -1,6 +1,7 @@
 /** The one thing to do next, and when: from where the cook stands in its program and the forecast made for it. */
 import type { UnderWay } from '#core/estimate/underWay'
 import type { EventKind } from './events'
+import type { NotBefore } from './inService'
 import type { Progress, Reading } from './progress'
 import { IN_THE_PAN, ringFollows, type Preheats } from './warmUp'
 
@@ -9,6 +10,8 @@ export interface NextAction {
   /** Epoch ms; null where it waits for nothing but the cook. */
   readonly due: number | null
 }
+
+const isWaiting = (when: NotBefore): when is { readonly afterS: number } => typeof when === 'object' && when !== null
 
 /** K: nearer than this it is there. */
 const THERE_K = 0.3
@@ -19,7 +22,7 @@ const SOON_OUT_S = 120
  * @param forecast made from this cook's own past; its times are seconds since laying in
  * @param believed the last reading, unless it is doubted: at or past what the pull is at, it comes off at once
  * @param lookAfter s after it went in; null where there is nothing to look at
- * @param notBefore epoch ms before which it does not go in; 'waiting' for another to go in first
+ * @param notBefore when it may go in beside others: its fire is lit for then
  * @returns null once carved, or while it waits for another and its fire is lit
  */
 export function nextAction(
@@ -27,17 +30,18 @@ export function nextAction(
   forecast: UnderWay,
   preheats: Preheats,
   believed: Reading | null = null,
-  notBefore: number | 'waiting' | null = null,
+  notBefore: NotBefore = null,
   lookAfter: number | null = null
 ): NextAction | null {
   const since = (seconds: number): number => (progress.laidAt ?? 0) + seconds * 1000
   switch (progress.state) {
     case 'ready':
-      return { does: 'lit', due: typeof notBefore === 'number' ? notBefore - preheats.first * 1000 : null }
+      if (isWaiting(notBefore)) return notBefore.afterS > preheats.first ? null : { does: 'lit', due: null }
+      return { does: 'lit', due: notBefore === null ? null : notBefore - preheats.first * 1000 }
     case 'heating': {
       const [began, ring] = progress.lits
       const laid = (hotAt: number): NextAction | null =>
-        notBefore === 'waiting' ? null : { does: 'laid', due: Math.max(hotAt, notBefore ?? 0) + progress.later.in * 1000 }
+        isWaiting(notBefore) ? null : { does: 'laid', due: Math.max(hotAt, notBefore ?? 0) + progress.later.in * 1000 }
       if (!ringFollows(preheats, forecast.marks)) return laid(began + preheats.first * 1000)
       return progress.lits.length < 2
         ? { does: 'lit', due: began + (preheats.first - preheats.pan) * 1000 }

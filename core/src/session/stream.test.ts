@@ -5,7 +5,7 @@ import { otherDown } from '#core/method/timeline'
 import { asked, planned } from '#core/plan/planned.fixture'
 import { callFor } from './call'
 import type { CookEvent } from './events'
-import { notBefore } from './inService'
+import { notBefore, type NotBefore } from './inService'
 import { nextAction } from './nextAction'
 import { happenedUntil, progressOf, standsLeft } from './progress'
 import { nextOf, togetherWith, type Due } from './stream'
@@ -70,7 +70,7 @@ describe('when a piece may go in beside another', () => {
   const after = { cookId: 'first', seconds: 56 }
   const second = { service: { id: 'dinner', after, called: 'rare piece' } }
   it('is so long after that one, and not known before that is in', () => {
-    expect(notBefore(second, [{ id: 'first', events: [said('lit', 0)] }])).toBe('waiting')
+    expect(notBefore(second, [{ id: 'first', events: [said('lit', 0)] }])).toEqual({ afterS: 56 })
     expect(notBefore(second, [{ id: 'first', events: [said('lit', 0), said('laid', 200)] }])).toBe(T0 + 256_000)
   })
   it('waits for nothing where the other is gone from the stove, or there never was one', () => {
@@ -83,12 +83,22 @@ describe('when a piece may go in beside another', () => {
     const forecast = planUnderWay(method, setup, request.target.coreC, { past: [], off: false, again: false }, plan.free)
     const preheats = preheatsOf(request, forecast.marks)
     const lit = progressOf([said('lit', 0)])
-    const at = (wait: number | 'waiting' | null) => nextAction(lit, forecast, preheats, null, wait)
+    const at = (wait: NotBefore) => nextAction(lit, forecast, preheats, null, wait)
     const hot = T0 + preheats.first * 1000
     expect(at(null)).toEqual({ does: 'laid', due: hot })
     expect(at(hot + 90_000)).toEqual({ does: 'laid', due: hot + 90_000 })
     expect(at(hot - 90_000)).toEqual({ does: 'laid', due: hot })
-    expect(at('waiting')).toBeNull()
+    expect(at({ afterS: 56 })).toBeNull()
+  })
+  it('has its fire lit in time for that, and not an hour before it; with the other, where that is too soon after', () => {
+    const { method, setup, plan, request } = planned(asked('pan sear'))
+    const forecast = planUnderWay(method, setup, request.target.coreC, { past: [], off: false, again: false }, plan.free)
+    const preheats = preheatsOf(request, forecast.marks)
+    const at = (wait: NotBefore) => nextAction(progressOf([]), forecast, preheats, null, wait)
+    expect(at(null)).toEqual({ does: 'lit', due: null })
+    expect(at({ afterS: 3600 })).toBeNull()
+    expect(at({ afterS: preheats.first - 30 })).toEqual({ does: 'lit', due: null })
+    expect(at(T0 + 3600e3)).toEqual({ does: 'lit', due: T0 + (3600 - preheats.first) * 1000 })
   })
 })
 

@@ -63,7 +63,9 @@ describe('what will not come out well', () => {
       const { request, plan } = of(thicknessMm, turning)
       return caveats(request, plan, system).join(' ')
     }
-    expect(said(38, 'once')).toMatch(/takes 2\d½?\smin, .* a third less\. The 10 to 13 min .* fit 26\smm to 30\smm here/)
+    expect(said(38, 'once')).toMatch(
+      /takes 2\d½?\smin: both faces at once, .* 1[01]½?\smin at the least, and one is heated at a time\. .* a third less\. The 10 to 13 min .* fit 26\smm to 30\smm here/
+    )
     expect(said(38, 'once', 'us')).toMatch(/fit 1.*in to 1.*in here/)
     for (const quiet of [said(30, 'once'), said(38, 'every 60 s')]) expect(quiet).not.toMatch(/seldom/)
     for (const mm of [36, 42, 48]) {
@@ -79,6 +81,25 @@ describe('what will not come out well', () => {
         expect(minutes).toBeGreaterThan(9)
         expect(minutes).toBeLessThan(14)
       }
+  })
+
+  it('over coals turned once too', () => {
+    const of = (mm: number, turning: 'once' | 'every 60 s') =>
+      planned(asked('grill', { turning }, { cutId: 'fillet', thicknessMm: mm, weightG: 170, lengthMm: 75, widthMm: 75 }))
+    const { request, plan } = of(38, 'once')
+    expect(caveats(request, plan, 'metric').join(' ')).toMatch(
+      /takes 2\d½?\smin: .*a third less\. The 7 to 9 min .* fit 19\smm to 22\smm here/
+    )
+    for (const mm of [36, 42]) {
+      const [once, often] = [of(mm, 'once'), of(mm, 'every 60 s')].map(p => p.plan.pull.time)
+      expect(often / once).toBeGreaterThan(0.58)
+      expect(often / once).toBeLessThan(0.72)
+    }
+    for (const mm of [19, 22]) {
+      const minutes = of(mm, 'once').plan.pull.time / 60
+      expect(minutes).toBeGreaterThan(6.5)
+      expect(minutes).toBeLessThan(9.5)
+    }
   })
 
   it('crowding counts what else lies in the pan', () => {

@@ -4,6 +4,9 @@ import { floorAreaM2, type Pan } from '#core/kit/pan'
 import type { MethodKind } from '#core/method/methods'
 import { onTheFloor } from '#core/method/parts'
 import { pastryMisses } from '#core/method/wrapped'
+import { cutById } from '#core/meat/cuts'
+import type { Phase } from '#core/method/method'
+import { fastestS } from '#core/plan/fastest'
 import { chillsSlowly } from '#core/safety/dangers'
 import { COLD_C, coldAfter } from '#core/plan/keeping'
 import { KEEPS_DAYS } from '#core/shop/larder'
@@ -29,6 +32,7 @@ export const caveats = (request: PlanRequest, plan: Plan, system: UnitSystem): s
   ...ofCookedBefore(request, plan, system),
   ...ofBatches(request, plan, system),
   ...ofThePan(request, plan, system),
+  ...(request.method.kind === 'pan sear' || request.method.kind === 'grill' ? ofOneTurn(request, plan, system) : []),
   ...ofTheOven(request, plan),
   ...ofTwoSides(plan, system),
   ...ofTheFridge(request, plan, system),
@@ -103,7 +107,6 @@ function ofThePan(request: PlanRequest, plan: Plan, system: UnitSystem): string[
     said.push(
       `Past about ${shownText(showLength(THICK_FOR_A_PAN, system))} a pan alone overdoes the outside: here ${shownText(showLength(greyOf(plan), system))} of grey on each side. Gentler heat would finish it better.`
     )
-  if (alone) said.push(...ofOneTurn(request, plan, system))
   if (alone && Math.min(...plan.section.crustMm) < LEAST_CRUST)
     said.push(
       'So little time in the pan that the crust is barely there: a hotter pan, a drier surface, or meat straight from the fridge gives it longer.'
@@ -111,17 +114,27 @@ function ofThePan(request: PlanRequest, plan: Plan, system: UnitSystem): string[
   return said
 }
 
-/** One face at a time, so much meat takes far longer by this engine than cooks tell (10 to 13 min; common practice, no source): that is said, with what those minutes fit. */
-function ofOneTurn({ piece: { thicknessMm } }: PlanRequest, { phases }: Plan, system: UnitSystem): string[] {
-  const sear = phases.find(p => p.phase === 'sear')
-  if (!sear || sear.spells > 2 || thicknessMm < LONG_ONE_TURN_MM) return []
-  const [long, ...measured] = [showDuration(sear.to - sear.from), ...FIT_MM.map(mm => showLength(mm, system))].map(shownText)
+/**
+ * One face at a time, so much meat takes far longer than cooks tell (10 to 13 min in a pan, 7 over coals; common practice,
+ * no source): that is said, with what bounds it from below, and with what those minutes fit.
+ */
+function ofOneTurn(request: PlanRequest, plan: Plan, system: UnitSystem): string[] {
+  const { piece } = request
+  const cut = cutById(piece.cutId)
+  const one = plan.phases.length > 0 ? plan.phases[0] : undefined
+  const told = one && TOLD[one.phase]
+  if (!cut || !one || !told || one.spells > 2 || piece.thicknessMm < LONG_ONE_TURN_MM) return []
+  const length = (mm: number): string => shownText(showLength(mm, system))
+  const [long, least] = [one.to - one.from, fastestS(request, cut, plan)].map(s => shownText(showDuration(s)))
   return [
-    `Turned so seldom it takes ${long}, for what is off the metal gives its heat back: turned every minute, about a third less. The 10 to 13 min that cooks tell of pieces called so thick fit ${measured.join(' to ')} here.`
+    `Turned so seldom it takes ${long}: both faces at once, at the boiling point of its water, would take ${least} at the least, and one is heated at a time. Turned every minute, about a third less. The ${told.minutes} that cooks tell of pieces called so thick fit ${told.fitMm.map(length).join(' to ')} here.`
   ]
 }
 const LONG_ONE_TURN_MM = 36
-const FIT_MM = [26, 30] as const
+const TOLD: Partial<Record<Phase, { readonly minutes: string; readonly fitMm: readonly [number, number] }>> = {
+  sear: { minutes: '10 to 13 min', fitMm: [26, 30] },
+  coals: { minutes: '7 to 9 min', fitMm: [19, 22] }
+}
 
 /** Warmed again: what it was done to stays, until it is warmed past that. */
 function ofCookedBefore({ piece: { cookedC } }: PlanRequest, { peak }: Plan, system: UnitSystem): string[] {

@@ -10,6 +10,7 @@ import { nextAction } from '#core/session/nextAction'
 import { standing } from '#core/session/events'
 import { happenedUntil, progressOf } from '#core/session/progress'
 import type { PlanRequest } from '#core/request/request'
+import type { NotBefore } from '#core/session/inService'
 import { lookAfter } from '#core/session/call'
 import { preheatsOf } from '#core/session/warmUp'
 import type { Forecast, ForecastQuestion } from '#core/usecase/forecast'
@@ -102,7 +103,7 @@ const LEAST_S = 1
 const OVERDUE_EVERY_MS = 8000
 
 /** @param wait when it may go in beside others of its dinner */
-export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>, wait: () => number | 'waiting' | null = () => null) {
+export function useForecast(cook: Ref<CookRecord | null>, now: Ref<number>, wait: () => NotBefore = () => null) {
   const answer = shallowRef<({ readonly question: CookAt } & Forecast) | null>(null)
   const trouble = shallowRef<string | null>(null)
 

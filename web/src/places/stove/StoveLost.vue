@@ -98,8 +98,7 @@ function without(): void {
 <template>
   <section class="lost ways-out" aria-label="It is lost">
     <p>
-      <b>{{ nameOf(record) }}</b
-      >: fallen, burnt, or lit by mistake.
+      <b>{{ nameOf(record) }}</b>: fallen, burnt, or lit by mistake.
     </p>
     <p class="way">
       <a-button :disabled="!fresh" :loading="!fresh && refused === ''" @click="another">Another like it</a-button>

@@ -82,7 +82,7 @@ export function useAtTheStove() {
   const waits = computed(() => {
     const after = record.value?.service?.after
     const first = after && cook.cooks.find(c => c.id === after.cookId)
-    if (!first || action.value !== null || state.value !== 'heating') return null
+    if (!first || action.value !== null || !(state.value === 'heating' || state.value === 'ready')) return null
     return `It goes in ${showClock(after.seconds)} after ${inASentence(nameOf(first))}`
   })
   const then = computed(() => {
