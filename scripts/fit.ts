@@ -21,7 +21,6 @@ const FREE = [
   'crustVapour',
   'juiceEscape',
   'barShare',
-  'rollingDent',
   'panPlume',
   'juiceSeep',
   'restConvection',
