@@ -24,10 +24,14 @@ export interface Guest {
   readonly name: string
   /** How this one wants it, °C at the core, at its peak. */
   readonly targetC: number
+  /** Pregnant, very young, old or immune-suppressed. */
+  readonly atRisk?: boolean
+  /** Is at the table, and eats none of it. */
+  readonly noMeat?: boolean
 }
 
 export interface Guests {
-  /** Someone at the table is pregnant, very young, old or immune-suppressed. */
+  /** Someone, whoever it is, is pregnant, very young, old or immune-suppressed. */
   readonly atRisk: boolean
   /** Those who want it as they say; nobody where all want what the target says. */
   readonly named: readonly Guest[]

@@ -67,7 +67,9 @@ const guestsSchema = yup
           .object({
             id: yup.string().strict().required('This needs an id.').max(40),
             name: yup.string().strict().defined('This is missing.').max(NAME_LENGTH, `At most ${NAME_LENGTH} letters.`),
-            targetC: within(TARGET_LIMITS, '°C')
+            targetC: within(TARGET_LIMITS, '°C'),
+            atRisk: yup.boolean().strict().optional(),
+            noMeat: yup.boolean().strict().optional()
           })
           .noUnknown()
       )

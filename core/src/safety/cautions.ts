@@ -19,6 +19,10 @@ export const NOT_INTACT_C = 71
 export interface Table {
   readonly intact: Intact
   readonly vulnerable: boolean
+  /** What somebody gets rarer than the rest, °C; left out where nobody does. */
+  readonly rarestC?: number
+  /** How done theirs is, °C; left out where it is as done as all. */
+  readonly atRiskC?: number
   /** Cooked before, and chilled. */
   readonly warmedAgain?: boolean
 }
@@ -30,7 +34,7 @@ const ORDINARY: Table = { intact: 'yes', vulnerable: false }
 
 export function cautionsFor(targetC: number, panC: number, system: UnitSystem, table: Table = ORDINARY, oil: Oil = OILS[0]): Caution[] {
   const cautions: Caution[] = []
-  if (table.intact !== 'yes' && targetC < NOT_INTACT_C) {
+  if (table.intact !== 'yes' && Math.min(targetC, table.rarestC ?? targetC) < NOT_INTACT_C) {
     const safe = shownText(showTemperature(NOT_INTACT_C, system))
     cautions.push({
       id: 'not intact',
@@ -38,7 +42,7 @@ export function cautionsFor(targetC: number, panC: number, system: UnitSystem, t
     })
   }
   const guarded = guardedC(table)
-  if (table.vulnerable && targetC < guarded) {
+  if (table.vulnerable && (table.atRiskC ?? targetC) < guarded) {
     const safe = shownText(showTemperature(guarded, system))
     const rest = table.warmedAgain ? '' : ' and 3 min of rest'
     cautions.push({ id: 'vulnerable', text: `Someone at the table should have ${safe}${rest}: cook theirs to that.` })

@@ -40,6 +40,27 @@ describe('dangers', () => {
     expect(ids(63, guest, hours(0.5, 62.6), 'a')).toEqual([])
   })
 
+  it('of somebody named, what is cooked for that one counts: theirs to 63 is safe beside others that are rare, and not the other way round', () => {
+    const theirs = (atRiskC: number) => ({ intact: 'yes', vulnerable: true, atRiskC }) as const
+    expect(ids(50, theirs(63), hours(0.5, 50), 'a')).toEqual([])
+    expect(ids(65, theirs(50), hours(0.5, 65), 'a')).toEqual(['vulnerable'])
+    expect(ids(54, theirs(54), hours(0.5, 54), 'a')).toEqual(['vulnerable'])
+    // A bath that kills at its own target says nothing of a piece cooked rarer.
+    expect(ids(57, theirs(50), hours(3, 57), 'b')).toEqual(['vulnerable'])
+    expect(ids(57, theirs(57), hours(3, 57), 'b')).toEqual([])
+    // Of needled meat nobody's may be rare, whatever the plan is for.
+    const needled = { intact: 'no', vulnerable: false, rarestC: 50 } as const
+    expect(ids(72, needled, hours(0.5, 72), 'b')).toEqual(['not intact'])
+    expect(ids(72, { intact: 'no', vulnerable: false }, hours(0.5, 72), 'a')).toEqual([])
+    expect(cautionsFor(72, 200, 'metric', needled).map(c => c.id)).toContain('not intact')
+    const said = (atRiskC: number): string =>
+      cautionsFor(50, 200, 'metric', theirs(atRiskC))
+        .map(c => c.id)
+        .join()
+    expect(said(50)).toContain('vulnerable')
+    expect(said(63)).not.toContain('vulnerable')
+  })
+
   it('more than four hours between 5 and 54 °C', () => {
     expect(ids(52, ordinary, hours(3.9, 52), 'a')).toEqual([])
     expect(ids(52, ordinary, hours(4.5, 52), 'a')).toEqual(['long and warm'])

@@ -46,10 +46,16 @@ export function dangersOf(targetC: number, table: Table, plan: Cooked | null, re
   // By the clock a plan may stay below what was wanted: what counts is where it really comes to.
   const comesTo = plan === null ? targetC : Math.min(targetC, plan.peak.core + CLOSE_K)
   const dangers: Danger[] = []
-  if (table.intact !== 'yes' && comesTo < NOT_INTACT_C && !killed) dangers.push({ id: 'not intact', saferC: NOT_INTACT_C })
+  const rarer = table.rarestC !== undefined && table.rarestC < targetC
+  const rarest = rarer ? Math.min(comesTo, table.rarestC ?? comesTo) : comesTo
+  if (table.intact !== 'yes' && rarest < NOT_INTACT_C && (rarer || !killed)) dangers.push({ id: 'not intact', saferC: NOT_INTACT_C })
   // What grew since it was cooked may have left what this heat does not undo: only the usual advice counts then.
   const enough = killed && !table.warmedAgain
-  if (table.vulnerable && comesTo < guardedC(table) && !enough) dangers.push({ id: 'vulnerable', saferC: Math.ceil(guardedC(table)) })
+  // Of a piece of theirs alone there is no plan here: what counts is what it is wanted at.
+  const own = table.atRiskC !== undefined && table.atRiskC !== targetC
+  const theirs = own ? (table.atRiskC ?? targetC) : comesTo
+  if (table.vulnerable && theirs < guardedC(table) && (own || !enough))
+    dangers.push({ id: 'vulnerable', saferC: Math.ceil(guardedC(table)) })
   if (plan !== null) {
     const { up, down } = warmHours(plan)
     // What grew meanwhile may leave what no heat undoes.

@@ -16,6 +16,9 @@ export function bookOf(kept: readonly Recipe[]): RecipeBook {
   return [...RECIPES.map(r => changed.get(r.id) ?? r), ...own]
 }
 
+/** A plate of their own for those who eat no meat, by id. */
+export const MEATLESS: readonly string[] = ['celeriac-steaks', 'cauliflower-steaks']
+
 /** As it ships; undefined for one of a kitchen's own. */
 export const shippedRecipe = (id: string): Recipe | undefined => RECIPES.find(r => r.id === id)
 

@@ -64,9 +64,11 @@ export const useCounter = defineStore('counter', () => {
   )
   const query = ref('')
 
-  const choices = computed(() => chooseCuts(ask.value))
+  /** Meat is bought for those who eat it. */
+  const eating = computed<Ask>(() => ({ ...ask.value, guests: Math.max(1, ask.value.guests - dinner.noMeat) }))
+  const choices = computed(() => chooseCuts(eating.value))
   const chosen = computed(() => cutById(chosenId.value) ?? CUTS[0])
-  const buy = computed(() => purchaseOf(chosen.value, ask.value))
+  const buy = computed(() => purchaseOf(chosen.value, eating.value))
   const compared = computed(() => {
     const best = choices.value.map(c => c.cut.id).filter(id => !pinned.value.includes(id))
     return [...pinned.value, ...best].slice(0, MOST_PINNED)
@@ -93,11 +95,11 @@ export const useCounter = defineStore('counter', () => {
   }
   // Another party needs another amount: what was ordered for the old one no longer fits.
   watch(
-    () => [ask.value.guests, ask.value.appetite, chosenId.value] as const,
+    () => [eating.value.guests, ask.value.appetite, chosenId.value] as const,
     () => {
       order.value = null
     }
   )
 
-  return { ask, region, chosenId, pinned, query, choices, chosen, buy, compared, slip, change, choose, pin, price, changeOrder }
+  return { ask, eating, region, chosenId, pinned, query, choices, chosen, buy, compared, slip, change, choose, pin, price, changeOrder }
 })

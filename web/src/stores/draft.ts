@@ -14,6 +14,7 @@ import { usualSizes } from '#core/meat/usualSizes'
 import { dialsOf, fitsDial, type Settings } from '#core/method/dials'
 import { METHOD_KINDS, type MethodKind } from '#core/method/methods'
 import { settingsFromEarlier } from '#core/request/earlier'
+import { atRiskC, wantedOf } from '#core/request/guests'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
 import { by, byItself, type Guests, type PlanRequest, type Target } from '#core/request/request'
 import { parseRequest, TARGET_LIMITS } from '#core/request/schema'
@@ -46,11 +47,18 @@ function parseSet(stored: unknown): Set {
 const cutOf = ({ piece }: PlanRequest): Cut => cutById(piece.cutId) ?? CUTS[0]
 
 /** What its safety goes by. */
-export const tableOf = ({ piece, guests }: PlanRequest): Table => ({
-  intact: piece.intact ?? 'yes',
-  vulnerable: guests.atRisk,
-  warmedAgain: piece.cookedC !== undefined
-})
+export function tableOf(asked: PlanRequest): Table {
+  const { piece } = asked
+  const theirs = atRiskC(asked)
+  const [rarest] = wantedOf(asked)
+  return {
+    intact: piece.intact ?? 'yes',
+    vulnerable: theirs !== null,
+    ...(theirs === null ? {} : { atRiskC: theirs }),
+    ...(rarest < asked.target.coreC ? { rarestC: rarest } : {}),
+    warmedAgain: piece.cookedC !== undefined
+  }
+}
 
 /** As it was kept before it went with the piece. */
 function preparedEarlier(): Prepared {
@@ -93,6 +101,13 @@ export const useDraft = defineStore('draft', () => {
     touched.value = true
   }
   const aim = (part: Partial<Target>): void => change({ target: { ...request.value.target, ...part } })
+  /** What would be safe: for those at risk where it is only for them, else for all. @param all whether whoever eats of it is in danger */
+  function makeSafe(coreC: number, all: boolean): void {
+    const { guests, target } = request.value
+    const everyone = all || guests.atRisk
+    const named = guests.named.map(g => (g.targetC < coreC && (everyone || g.atRisk) ? { ...g, targetC: coreC } : g))
+    change({ guests: { ...guests, named }, ...(everyone ? { target: { ...target, coreC: Math.max(target.coreC, coreC) } } : {}) })
+  }
   const seat = (part: Partial<Guests>): void => change({ guests: { ...request.value.guests, ...part } })
   /** What comes of the kit and not of the cook's hand. */
   function lay(part: Partial<PlanRequest>): void {
@@ -217,6 +232,7 @@ export const useDraft = defineStore('draft', () => {
     change,
     aim,
     seat,
+    makeSafe,
     lay,
     settingsFor,
     askedBy,

@@ -3,6 +3,7 @@ import { defineStore } from 'pinia'
 import { nanoid } from 'nanoid'
 import { computed } from 'vue'
 import { scaleSchema } from '#core/doneness/scaleSchema'
+import { wantedOf } from '#core/request/guests'
 import type { Guest } from '#core/request/request'
 import { MOST_NAMED, NAME_LENGTH, TARGET_LIMITS } from '#core/request/schema'
 import { OWN, SCALES, type Scale } from '#core/doneness/scale'
@@ -80,9 +81,7 @@ export const useGuests = defineStore('guests', () => {
   }
 
   /** Each doneness wanted at the table once, the rarest first; only the plan's own where nobody is named. */
-  const targets = computed(() =>
-    [...new Set(guests.value.length > 0 ? guests.value.map(g => g.targetC) : [draft.request.target.coreC])].sort((a, b) => a - b)
-  )
+  const targets = computed(() => wantedOf(draft.request))
 
   return { guests, own, reference, scales, targets, seat, change, dismiss, setOwn, goTo, goBy }
 })

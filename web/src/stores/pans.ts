@@ -4,6 +4,7 @@
  */
 import { defineStore } from 'pinia'
 import { watch } from 'vue'
+import { wantedOf } from '#core/request/guests'
 import type { PlanRequest } from '#core/request/request'
 import { dangersOf } from '#core/safety/dangers'
 import { withBeside } from '#core/service/onePan'
@@ -15,7 +16,7 @@ import { usePass } from './pass'
 
 /** Of several donenesses, by the one that is longest at the heat. */
 function planned(request: PlanRequest): Promise<PlanAnswer> {
-  const others = request.piece.count > 1 ? request.guests.named.map(g => g.targetC) : []
+  const others = request.piece.count > 1 ? wantedOf(request) : []
   const longest = { ...request, target: { ...request.target, coreC: Math.max(request.target.coreC, ...others) } }
   return askEngine(async engine => (await engine.plan(longest)) as PlanAnswer)
 }

@@ -12,6 +12,7 @@ import type { Plan } from '#core/plan/plan'
 import { capital } from '#core/quantity/format'
 import type { Beside } from '#core/method/setup'
 import { byItself, type PlanRequest } from '#core/request/request'
+import { wantedOf } from '#core/request/guests'
 import { parseRequest } from '#core/request/schema'
 import { beefDish, refired, toSeveral } from '#core/service/beef'
 import type { Dish, Kitchen } from '#core/service/dish'
@@ -211,7 +212,7 @@ export const usePass = defineStore('pass', () => {
   }
   const change = (part: Partial<Ticket>): string | null => put({ ...ticket.value, ...part })
   const full = computed(() => ticket.value.lines.length >= MOST_LINES)
-  const add = (line: { readonly recipe: string } | { readonly dish: Dish }): string | null =>
+  const add = (line: { readonly recipe: string; readonly portions?: number } | { readonly dish: Dish }): string | null =>
     change({ lines: [...ticket.value.lines, { id: nanoid(8), ...line }] })
   const remove = (id: string): string | null => change({ lines: ticket.value.lines.filter(l => l.id !== id) })
   /** A side for so many of the table; for all of them it goes with the table. */
@@ -268,7 +269,7 @@ export const usePass = defineStore('pass', () => {
   const pieces = computed(() => piecesOf(ticket.value))
   // Who eats of another piece sits at the same table.
   watchSyncEffect(() => {
-    dinner.atOthers = pieces.value.reduce((sum, p) => sum + (p.id === draft.pieceId ? 0 : p.request.guests.named.length), 0)
+    dinner.others = pieces.value.flatMap(p => (p.id === draft.pieceId ? [] : p.request.guests.named))
   })
   /** The piece at the fire, as it stands on the ticket. */
   const atTheFire = computed(() => pieces.value.find(p => p.id === draft.pieceId) ?? null)
@@ -367,8 +368,7 @@ export const usePass = defineStore('pass', () => {
       return
     }
     forget(of.id)
-    const several = new Set(of.request.piece.count > 1 ? of.request.guests.named.map(g => g.targetC) : []).size
-    stead(beefLine(of, plan, several))
+    stead(beefLine(of, plan, of.request.piece.count > 1 ? wantedOf(of.request).length : 1))
   }
 
   /** What it is planned to with what lies in its pan now. @param plan null where it cannot be so: it stays as it was */

@@ -6,6 +6,7 @@ import { carvedAtOnce, sharedOut, type Slot } from '#core/plan/carvedAtOnce'
 import type { Plan } from '#core/plan/plan'
 import type { SecondServing } from '#core/plan/secondServing'
 import { capital, listed, showTemperature, shownText } from '#core/quantity/format'
+import { eaters, wantedOf } from '#core/request/guests'
 import type { PlanRequest } from '#core/request/request'
 import { batchesOf, betweenBatches } from '#core/request/setup'
 import { inWords } from '#core/service/onePan'
@@ -122,8 +123,9 @@ export const useTable = defineStore('table', () => {
     })
   }
 
-  function sharesOf({ piece, target, guests: { named } }: PlanRequest, results: readonly PlanResult[]): Share[] {
+  function sharesOf({ piece, target, guests: all }: PlanRequest, results: readonly PlanResult[]): Share[] {
     if (results.length === 0) return []
+    const named = eaters(all)
     const wanted = results.map(r => Math.max(1, named.filter(g => g.targetC === r.request.target.coreC).length))
     const pieces = sharedOut(piece.count, wanted)
     return carvedAtOnce(results.map(r => r.plan)).map((slot): Share => {
@@ -173,7 +175,7 @@ export const useTable = defineStore('table', () => {
         const answer = (await engine.plan(request)) as PlanAnswer
         if ('refused' in answer) throw new Error(`${capital(inWords(request))}: ${answer.refused}`)
         const result = resultOf(request, answer)
-        const wanted = [...new Set(request.guests.named.map(g => g.targetC))]
+        const wanted = wantedOf(request)
         const shares = request.piece.count > 1 && wanted.length > 1 ? sharesOf(request, (await plansFor(engine, result, wanted))[0]) : []
         all.push(loadsOf(result, shares).map(load => ({ ...load, piece: id })))
       }

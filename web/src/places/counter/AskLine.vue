@@ -56,6 +56,7 @@ function setGuests(value: unknown): void {
       >for
       <a-input-number :value="counter.ask.guests" :min="1" :max="DINERS_LIMITS[1]" :precision="0" aria-label="Guests" @change="setGuests"
     /></label>
+    <span v-if="counter.ask.guests > counter.eating.guests" class="quiet">meat for {{ counter.eating.guests }} of them</span>
     <pick-field
       inline="label hidden"
       label="Appetite"

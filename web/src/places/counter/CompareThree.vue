@@ -20,7 +20,7 @@ const cuts = computed(() => counter.compared.flatMap(id => cutById(id) ?? []))
 const scale = computed(() => Math.min(0.7, ...cuts.value.map(c => 240 / ((c.shape.lengthMm[0] + c.shape.lengthMm[1]) / 2))))
 
 const rows = (cut: Cut): { label: string; value: string; share?: number }[] => {
-  const buy = purchaseOf(cut, counter.ask)
+  const buy = purchaseOf(cut, counter.eating)
   const choice = counter.choices.find(c => c.cut.id === cut.id)
   const [thin, thick] = cut.shape.thicknessMm.map(t => showLength(t, units.system))
   return [
@@ -37,7 +37,7 @@ const PRICES = ['cheap', 'fairly cheap', 'middling', 'dear', 'very dear'] as con
 function plate(cut: Cut, boughtG: number): string {
   const price = counter.ask.prices[cut.id] as number | undefined
   if (price === undefined) return PRICES[cut.price - 1]
-  const { perDiner, perEatenKg, eatenG } = costOf(price, boughtG, counter.ask.guests, cut.trim, USUAL_LOSS)
+  const { perDiner, perEatenKg, eatenG } = costOf(price, boughtG, counter.eating.guests, cut.trim, USUAL_LOSS)
   const { words, factor } = perMass(units.system)
   return `${money(perDiner)} for ${shownText(showMass(eatenG, units.system))}, ${money(perEatenKg / factor)} ${words} as eaten`
 }

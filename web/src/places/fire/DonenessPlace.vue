@@ -9,7 +9,9 @@ import { cookedColour } from '#core/doneness/colour'
 import { bandEnd, bandOf, PUBLIC_HEALTH, scaleOf, type Scale } from '#core/doneness/scale'
 import { MOST_NAMED, TARGET_LIMITS } from '#core/request/schema'
 import { showTemperature, shownText } from '#core/quantity/format'
-import { NOT_INTACT_C } from '#core/safety/cautions'
+import { eats } from '#core/request/guests'
+import type { Guest } from '#core/request/request'
+import { guardedC, NOT_INTACT_C } from '#core/safety/cautions'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
 import { useUnits } from '../../stores/units'
@@ -72,7 +74,14 @@ function edit(index: number, part: { from?: number; aim?: number }): void {
 const LIMITS = [0, 90] as const
 
 const seatAs = (word: string): number => scaleOf(draft.request.target).bands.find(b => b.word === word)?.aim ?? draft.request.target.coreC
-const words = computed(() => scaleOf(draft.request.target).bands.map(b => ({ value: b.word, label: `${b.word} ${figure(b.aim)}` })))
+const NO_MEAT = 'no meat'
+const words = computed(() => [
+  ...scaleOf(draft.request.target).bands.map(b => ({ value: b.word, label: `${b.word} ${figure(b.aim)}` })),
+  { value: NO_MEAT, label: NO_MEAT }
+])
+const called = ({ name }: Guest, i: number): string => name || `guest ${i + 1}`
+/** What somebody at risk should have. */
+const safe = computed(() => Math.ceil(guardedC(draft.table)))
 
 function dismiss(id: string): void {
   const before = guests.guests
@@ -181,7 +190,7 @@ function dismiss(id: string): void {
         <p class="quiet lead">Who wants it otherwise. The plans then say whose comes out when, or what goes back to the heat.</p>
         <ol>
           <li v-for="(g, i) in guests.guests" :key="g.id">
-            <span class="swatch" :style="{ background: cookedColour(g.targetC) }"></span>
+            <span class="swatch" :style="eats(g) ? { background: cookedColour(g.targetC) } : {}"></span>
             <a-input
               :value="g.name"
               :placeholder="`guest ${i + 1}`"
@@ -191,13 +200,22 @@ function dismiss(id: string): void {
             />
             <pick-field
               label="wants it"
-              :model-value="bandOf(scaleOf(draft.request.target), g.targetC).word"
+              :model-value="eats(g) ? bandOf(scaleOf(draft.request.target), g.targetC).word : NO_MEAT"
               :options="words"
-              @update:model-value="w => guests.change(g.id, { targetC: seatAs(w) })"
+              @update:model-value="w => guests.change(g.id, w === NO_MEAT ? { noMeat: true } : { targetC: seatAs(w), noMeat: false })"
             />
-            <a-button class="off" type="text" :aria-label="`Take ${g.name || `guest ${i + 1}`} off the table`" @click="dismiss(g.id)">
-              ×
-            </a-button>
+            <a-button class="off" type="text" :aria-label="`Take ${called(g, i)} off the table`" @click="dismiss(g.id)"> × </a-button>
+            <p v-if="eats(g)" class="risk">
+              <a-checkbox
+                :checked="g.atRisk === true"
+                :aria-label="`${called(g, i)} is at risk`"
+                @update:checked="(atRisk: boolean) => guests.change(g.id, { atRisk })"
+                >pregnant, very young, old or weak</a-checkbox
+              >
+              <a-button v-if="g.atRisk && g.targetC < safe" class="link" @click="guests.change(g.id, { targetC: safe })"
+                >Theirs to {{ degrees(safe) }}</a-button
+              >
+            </p>
           </li>
         </ol>
         <a-button class="seat" :disabled="guests.guests.length >= MOST_NAMED" @click="guests.seat(draft.request.target.coreC)"
@@ -334,6 +352,11 @@ li {
 }
 li :deep(label) {
   color: var(--chalk-2);
+}
+.risk {
+  grid-column: 2 / -1;
+  margin: 0;
+  font-size: 13.5px;
 }
 .seat {
   height: 40px;

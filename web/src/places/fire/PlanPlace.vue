@@ -242,7 +242,13 @@ function nameOf(request: PlanRequest, called: string, whose: string): string {
         <sheet-lines v-if="there" :lines="lines" :stale="stale" :faint="faint" />
         <p v-for="s in said" :key="s" class="remark" :class="{ stale: faint }">{{ s }}</p>
         <p v-if="notLit" class="refused" role="alert">{{ units.say(notLit) }}</p>
-        <safety-gate :dangers="plan.current ? dangers : []" :agreed="agreed" @agree="agree" @safer="coreC => draft.aim({ coreC })" />
+        <safety-gate
+          :dangers="plan.current ? dangers : []"
+          :agreed="agreed"
+          :by-name="!draft.request.guests.atRisk"
+          @agree="agree"
+          @safer="draft.makeSafe"
+        />
         <a-button
           class="go"
           :disabled="!(plan.state === 'ready' || (plan.state === 'working' && !faint)) || held || table.working"

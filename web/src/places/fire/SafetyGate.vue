@@ -6,8 +6,13 @@ import { showTemperature, shownText } from '#core/quantity/format'
 import { CHILLED_WITHIN_H, WARM_CEILING_H, type Danger } from '#core/safety/dangers'
 import { useUnits } from '../../stores/units'
 
-const props = defineProps<{ dangers: readonly Danger[]; agreed: boolean }>()
-const emit = defineEmits<{ agree: [yes: boolean]; safer: [targetC: number] }>()
+const props = defineProps<{
+  dangers: readonly Danger[]
+  agreed: boolean
+  /** Whether those who should not have it rare are known by name, and are the only ones. */
+  byName: boolean
+}>()
+const emit = defineEmits<{ agree: [yes: boolean]; safer: [targetC: number, all: boolean] }>()
 const units = useUnits()
 const degrees = (c: number): string => shownText(showTemperature(c, units.system))
 const SAYS: Record<Danger['id'], (d: Danger) => string> = {
@@ -19,6 +24,8 @@ const SAYS: Record<Danger['id'], (d: Danger) => string> = {
   'slow to chill': d =>
     `Chilled so, the middle needs ${Math.round((d.hours ?? 0) * 2) / 2} h down to ${degrees(5)}: ${CHILLED_WITHIN_H} h is the usual ceiling for cooked meat. In its bag in ice and water first, or in thinner pieces, it is sooner there.`
 }
+/** For them alone: the others may have theirs as they want it. */
+const theirs = computed(() => props.byName && props.dangers.every(d => d.saferC === null || d.id === 'vulnerable'))
 const safest = computed(() => Math.max(...props.dangers.map(d => d.saferC ?? 0)))
 </script>
 
@@ -26,7 +33,9 @@ const safest = computed(() => Math.max(...props.dangers.map(d => d.saferC ?? 0))
   <section v-if="dangers.length > 0" class="gate" role="alert">
     <h3>Not safe as it stands</h3>
     <p v-for="d in dangers" :key="d.id">{{ SAYS[d.id](d) }}</p>
-    <a-button v-if="safest > 0" class="safer" type="primary" @click="emit('safer', safest)">Cook it to {{ degrees(safest) }}</a-button>
+    <a-button v-if="safest > 0" class="safer" type="primary" @click="emit('safer', safest, !theirs)"
+      >Cook {{ theirs ? 'theirs' : 'it' }} to {{ degrees(safest) }}</a-button
+    >
     <a-checkbox class="agree" :checked="agreed" @update:checked="(yes: boolean) => emit('agree', yes)">
       I know, and cook it as planned. Local codes come first.
     </a-checkbox>

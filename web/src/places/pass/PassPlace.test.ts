@@ -9,6 +9,7 @@ import { RECIPES } from '#core/service/recipes'
 import { TICKET } from '#core/service/ticket.fixture'
 import { mounted } from '../../mounted/mount.fixture'
 import { button, choicesOf, emptyBrowser, field, pick, press, type } from '../../mounted/page.fixture'
+import { useDraft } from '../../stores/draft'
 import { usePass } from '../../stores/pass'
 import PassPlace from './PassPlace.vue'
 
@@ -54,6 +55,21 @@ describe('the pass', () => {
     expect(onTicket(page)).toMatch(/Strip/i)
     expect(calls(page).length).toBeGreaterThan(8)
     expect(page.text()).not.toMatch(/NaN|undefined|Invalid/)
+  })
+
+  it('for who eats no meat it offers a plate of their own, for so many, and is quiet once there is one', async () => {
+    const page = await opened()
+    expect(page.text()).not.toContain('no meat')
+    const { request } = useDraft()
+    const guest = (id: string, noMeat: boolean) => ({ id, name: id, targetC: 54, noMeat })
+    useDraft().seat({ named: [guest('Ada', true), guest('Per', false), guest('Ines', true)] })
+    await flushPromises()
+    expect(page.text()).toContain('2 of them eat no meat, and nothing on the ticket is for that')
+    button(page, 'Celeriac steaks').click()
+    await flushPromises()
+    expect(usePass().ticket.lines.at(-1)).toMatchObject({ recipe: 'celeriac-steaks', portions: 2 })
+    expect(page.text()).not.toContain('eat no meat, and nothing')
+    useDraft().seat({ named: request.guests.named })
   })
 
   it('calls everything in the order of time, the last before the plates', async () => {

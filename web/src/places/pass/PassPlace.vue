@@ -19,10 +19,12 @@ import {
 } from 'ant-design-vue'
 import type { PlanAnswer } from '#core/usecase/plan'
 import { readTicket, writeTicket } from '#core/formats/ticketSchema'
+import { MEATLESS } from '#core/service/recipes'
 import { COOKS_LIMITS, DINERS_LIMITS, namesIn, toolsOf, whose } from '#core/service/ticket'
 import { showDuration, shownText } from '#core/quantity/format'
 import { missedTarget } from '#core/words/caveats'
 import { dangersOf } from '#core/safety/dangers'
+import { useDinner } from '../../stores/dinner'
 import { useDraft } from '../../stores/draft'
 import { useGuests } from '../../stores/guests'
 import { useKit } from '../../stores/kit'
@@ -60,6 +62,7 @@ onMounted(() => {
 })
 onUnmounted(() => (pass.watched = false))
 
+const dinner = useDinner()
 const services = useServices()
 const kit = useKit()
 const recipes = useRecipes()
@@ -138,6 +141,16 @@ const headline = computed(() => {
   return `${who}, at ${serve.value.format(timeWritten)}; the first call is at ${serve.value.add(first.value, 'second').format(timeWritten)}.`
 })
 
+/** Who eats no meat, where nothing on the ticket is made for them. */
+const hungry = computed(() => {
+  const { noMeat } = dinner
+  const fed = pass.ticket.lines.some(l => 'recipe' in l && (MEATLESS.includes(l.recipe) || l.portions === noMeat))
+  return fed ? 0 : Math.min(noMeat, pass.ticket.diners)
+})
+const meatless = computed(() => recipes.book.filter(r => MEATLESS.includes(r.id)))
+function forThem(recipe: string): void {
+  said.value = pass.add({ recipe, portions: hungry.value }) ?? ''
+}
 function toTheFire(id: string): void {
   if (pass.openBeef(id)) void router.push('/fire')
 }
@@ -211,6 +224,13 @@ async function open(file: File): Promise<void> {
           @update:model-value="without => (said = pass.change({ without }) ?? '')"
         />
       </div>
+      <p v-if="hungry > 0" class="quiet no-print" role="status">
+        {{ hungry === 1 ? 'One of them eats no meat' : `${hungry} of them eat no meat` }}, and nothing on the ticket is for that:
+        <template v-for="(r, i) in meatless" :key="r.id"
+          ><template v-if="i > 0">, or </template
+          ><a-button class="link" @click="forThem(r.id)">{{ r.name.split(',')[0] }}</a-button></template
+        >.
+      </p>
       <p v-if="lateBy > 0 && !dateless" class="trouble" role="alert">
         It should have begun {{ shownText(showDuration(lateBy)) }} ago.
         <a-button class="link" @click="serveAt = soonest.format(MOMENT)"
