@@ -55,15 +55,25 @@ interface Remaining extends Omit<Open, 'guess'> {
   readonly overdue: (free: number) => number
 }
 
+/** What was set to what it stood at is no change: nothing begins anew by it. */
+function otherThan(settings: object, set: HeatSet | undefined): HeatSet | undefined {
+  const planned = settings as Readonly<Record<string, unknown>>
+  const other = Object.entries(set ?? {}).filter(([key, celsius]) => planned[key] !== celsius)
+  return other.length === 0 ? undefined : Object.fromEntries(other)
+}
+
 function remaining<S extends Resting>(method: Method<S>, setup: Setup<S>, { past: happened, off, again }: Happened): Remaining {
   const [least, most] = method.bounds(setup)
   const { heating: longest, rest } = method.program(setup, most)
   /** With its heat as it was set. */
   const setTo = (set: HeatSet | undefined): Setup<S> => (set === undefined ? setup : { ...setup, settings: { ...setup.settings, ...set } })
-  const setNow = happened.at(-1)?.set
+  const setNow = otherThan(setup.settings, happened.at(-1)?.set)
   const now = setTo(setNow)
   // Said to have gone on once more than there is anything to go on to, it stays in the last.
-  const past = happened.map(s => (s.stage === 'out' ? s : { ...s, stage: Math.min(s.stage, longest.length - 1) }))
+  const past = happened.map(({ set, ...s }) => {
+    const other = otherThan(setup.settings, set)
+    return { ...s, ...(other ? { set: other } : {}), stage: s.stage === 'out' ? s.stage : Math.min(s.stage, longest.length - 1) }
+  })
   const here = standingIn(past)
 
   const behind: Spell[] = []
