@@ -52,8 +52,17 @@ const between = (low: number, high: number, value: number): number => Math.min(h
  * one is the cook's to choose.
  */
 const panFor = ({ thicknessMm }: Sized): number => toNearest(5, between(200, 215, 215 - 3 * (thicknessMm - 30)))
-const ovenFor = ({ thicknessMm, weightG, count }: Sized): number =>
-  toNearest(10, between(160, 180, 180 - (thicknessMm - 68) - 20 * Math.max(0, (count * weightG) / 1000 - 0.7))) - (count > 1 ? 10 : 0)
+function ovenFor({ thicknessMm, lengthMm, weightG, count }: Sized): number {
+  // As short as it is thick it is heated from its ends too, and its sear is more of it.
+  const gentlest = 160 - between(0, 10, 40 * (thicknessMm / lengthMm - 0.45))
+  const meat = 20 * Math.max(0, (count * weightG) / 1000 - 0.7)
+  return toNearest(10, between(gentlest, 180, 180 - (thicknessMm - 68) - meat)) - (count > 1 ? 10 : 0)
+}
+/**
+ * Raw and cold, a face takes two minutes to brown: a joint has four, which are eight minutes, or half of that where so
+ * much would be most of its cooking.
+ */
+const allRoundS = ({ thicknessMm }: Sized): number => between(240, 480, 240 + 12 * (thicknessMm - 50))
 
 /**
  * @param targetC peak wanted at the core, °C
@@ -72,14 +81,15 @@ export function usualSettings(kit: FullKit, targetC: number, piece: Sized = ANY_
   // Of a joint longer than its pan each part is given as long.
   const parts = piece.form === 'roast' ? onTheFloor(piece, kit.pan) : 1
   const sear = (searS: number, panC: number): Searing & Resting => ({ ...pan(panC), searS: toNearest(10, searS / parts) })
+  const first = sear(piece.form === 'roast' ? allRoundS(piece) : 240, 215)
   const zones = { ...RESTING, grill: kit.grill, lidC: 150, order: 'direct first', turning: 'once', covered: false } as const
   // At the target itself, whatever the method wants it for; what was cooked before is warmed in water that cooks it no further.
   const bath = { machine: kit.bath, bathC: bathAt(Math.max(targetC, piece.cookedC ?? targetC)), holdS: 0, coolS: 0 }
   return {
     'pan sear': { ...pan(panFor(piece)), turning: 'every 60 s' },
-    'sear then oven': { ...sear(240, 215), turning: 'twice a side', oven: kit.oven, ovenC: 190, standing: 'rack' },
+    'sear then oven': { ...first, turning: 'twice a side', oven: kit.oven, ovenC: 190, standing: 'rack' },
     'oven then sear': { ...sear(120, 230), oven: kit.oven, ovenC: 120 },
-    roast: { ...sear(240, 215), oven: kit.oven, ovenC: ovenFor(piece), cover: 'loose foil' },
+    roast: { ...first, oven: kit.oven, ovenC: ovenFor(piece), cover: 'loose foil' },
     grill: { ...zones, grateC: 260, directS: 0, turning: 'twice a side' },
     'two-zone grill': { ...zones, grateC: 300, directS: 180 },
     'bath then sear': { ...sear(90, 240), ...bath },

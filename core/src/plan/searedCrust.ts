@@ -6,7 +6,7 @@
 import { readSection, geometryOf } from '#core/doneness/section'
 import { between } from '#core/heat/faces'
 import { slabGrid } from '#core/heat/grid'
-import { KEEP_ENDS, run } from '#core/heat/program'
+import { KEEP_ENDS, run, type Run } from '#core/heat/program'
 import { meatMaterial } from '#core/heat/properties'
 import { boilingPoint } from '#core/heat/vapour'
 import { compositionOf, SURFACES } from '#core/meat/piece'
@@ -17,13 +17,19 @@ const THICK_M = 0.03
 
 /** mm; 0 where it was not seared in a pan. */
 export function searedCrust(setup: Setup<Partial<Searing>>): number {
+  const { fields, body } = onTheMetal(setup, setup.settings.searS ?? 0) ?? { fields: [], body: null }
+  return body ? readSection(fields[fields.length - 1], geometryOf(body.grid), 0, boilingPoint(setup.room.altitudeM)).crustMm[0] : 0
+}
+
+/** A place on the outside of a joint, for as long as it lies on the metal while that is rolled so long; null where it is not. */
+export function onTheMetal(setup: Setup<Partial<Searing>>, rolledS: number): Run | null {
   const { piece, cut, room, constants, settings } = setup
-  const { searS = 0, pan, ring } = settings
-  if (piece.form !== 'roast' || searS <= 0 || !pan || !ring) return 0
+  const { pan, ring } = settings
+  if (piece.form !== 'roast' || rolledS <= 0 || !pan || !ring) return null
   const searing = setup as Setup<Searing>
   const { metal, above, share, touchedM2, burner } = rolledIn(searing)
   const boiling = boilingPoint(room.altitudeM)
-  const { fields, body } = run(
+  return run(
     {
       grid: slabGrid(THICK_M),
       materials: [meatMaterial(compositionOf(piece, cut), constants, piece.cookedC)],
@@ -32,8 +38,7 @@ export function searedCrust(setup: Setup<Partial<Searing>>): number {
       amount: piece.count * touchedM2,
       constants
     },
-    [{ name: 'on the metal', end: { after: share * searS }, faces: between(metal, above), burners: [burner] }],
-    { ...KEEP_ENDS, fieldEvery: Infinity }
+    [{ name: 'on the metal', end: { after: share * rolledS }, faces: between(metal, above), burners: [burner] }],
+    { ...KEEP_ENDS, every: 1, fieldEvery: Infinity }
   )
-  return readSection(fields[fields.length - 1], geometryOf(body.grid), 0, boiling).crustMm[0]
 }

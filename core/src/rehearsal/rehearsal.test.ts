@@ -164,6 +164,44 @@ describe('signs', () => {
     expect(at((pulledAt! - laidAt!) / 1000 + 30).hiss).toBeNull()
   })
 
+  it('a joint that is rolled in its pan browns the longer it is, in a hotter pan sooner, and in the oven nothing is told of it', () => {
+    const shades = (panC: number): (number | null)[] => {
+      const request = by(
+        {
+          ...FIRST_REQUEST,
+          piece: {
+            ...FIRST_REQUEST.piece,
+            cutId: 'chateaubriand',
+            form: 'roast',
+            count: 1,
+            weightG: 700,
+            thicknessMm: 65,
+            widthMm: 68,
+            lengthMm: 190
+          }
+        },
+        'sear then oven',
+        { panC, searS: 600 }
+      )
+      const [of, played] = [truthOf(request, SEED, AS_SAID), playedByCalls(request, {})]
+      return [10, 120, 300, 420, 580, 700].map(s => {
+        const { shade } = at(s, of, played)
+        return shade && SHADES.indexOf(shade)
+      })
+    }
+    const [usual, hot] = [shades(215), shades(250)]
+    for (const seen of [usual, hot]) {
+      expect(seen.at(-1)).toBeNull()
+      const rolled = seen.slice(0, -1) as number[]
+      expect(rolled).toEqual([...rolled].sort((a, b) => a - b))
+    }
+    expect(SHADES[usual[0]!]).toMatch(/raw|grey/)
+    // Two minutes a face for each of four brown it; half of that leaves it pale.
+    expect(SHADES[usual[2]!]).toMatch(/grey|straw/)
+    expect(SHADES[usual[4]!]).toBe('hazelnut')
+    expect(SHADES[hot[4]!]).toBe('chestnut')
+  })
+
   it('wet it hisses louder and longer, and is paler after a minute on each side', () => {
     const wet = truthOf(STRIP, SEED, { ...AS_SAID, surface: 'wet' })
     const heard = (of: typeof truth): number => [20, 40, 60, 80, 100].reduce((sum, s) => sum + at(s, of).hiss!.loud, 0)

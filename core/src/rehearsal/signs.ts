@@ -13,6 +13,7 @@ import type { Setup } from '#core/method/setup'
 import type { Down } from '#core/method/timeline'
 import { READING_LIMITS, type CookEvent } from '#core/session/events'
 import { progressOf } from '#core/session/progress'
+import { onTheMetal } from '#core/plan/searedCrust'
 import { faceOf, shadeOf, type Shade } from './browning'
 import { fireLitAt, isWarming, type SlowFire, type TrueFire } from './coldFire'
 import { feelOf, sharesOf, stiffness, type Feel } from './feel'
@@ -98,7 +99,10 @@ export function signsAt(truth: Truth, events: readonly CookEvent[], life: Lived 
     pan: null,
     fire: inIt ? null : fireSign(truth, events, now, beside),
     hiss: boils ? { loud: Math.round(20 * loud) / 20, word: wordFor(loud) } : null,
-    shade: shadeAt(truth, life, at, onward?.phase === 'rewarm' ? onward.down : onHeat ? 'as it lies' : 'in hand'),
+    shade:
+      piece.form === 'roast'
+        ? rolledShade(truth, life, at, cooking)
+        : shadeAt(life, at, onward?.phase === 'rewarm' ? onward.down : onHeat ? 'as it lies' : 'in hand'),
     smoke: smokeOf(plate),
     feel: feelAt(truth, fieldAt(life.run.fields, at), geometryOf(body.grid), at),
     flames: flare !== undefined && onHeat && at >= flare.fromS && at < flare.fromS + flare.forS
@@ -124,15 +128,23 @@ function plateAt(time: readonly number[], plate: readonly (number | null)[], at:
   return plate.at(i < 0 ? -1 : i) ?? null
 }
 /**
- * Of the face that lies up; off the heat the cook turns it about in his hand, and sees the better one. A joint's is not
- * told: what browns it are moments on the metal and hours of dry air, and the engine keeps neither at its very skin.
+ * Of a joint that is rolled raw in its pan: a place on it, by the moments that it lay on the metal so far. In the oven it
+ * is not told: what browns it there are hours of dry air at its very skin, which the engine does not keep.
  */
-function shadeAt(truth: Truth, life: Lived, at: number, lies: Down | 'as it lies' | 'in hand'): Shade | null {
+function rolledShade({ kitchen: { setup } }: Truth, { past }: Lived, at: number, here: Phase | null): Shade | null {
+  if (here !== 'sear' || past.some(s => s.stage !== 'out' && s.stage !== 0)) return null
+  const before = past.slice(0, -1).reduce((sum, s) => sum + s.seconds, 0)
+  const out = past.reduce((sum, s) => sum + (s.stage === 'out' && s !== past.at(-1) ? s.seconds : 0), 0)
+  const place = onTheMetal(setup as Setup<object>, Math.max(at, before) - out)
+  return place && shadeOf(faceOf(place.history.time, place.history.first, Infinity))
+}
+
+/** Of the face that lies up; off the heat the cook turns it about in his hand, and sees the better one. */
+function shadeAt(life: Lived, at: number, lies: Down | 'as it lies' | 'in hand'): Shade {
   const {
     past,
     run: { history }
   } = life
-  if (truth.kitchen.setup.piece.form === 'roast') return null
   const { time, first, second } = history
   let spent = 0
   let { down } = past[0]

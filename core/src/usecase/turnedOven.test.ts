@@ -17,7 +17,7 @@ const piece = {
   widthMm: 95,
   lengthMm: 190
 }
-const { request, plan } = planned(by({ ...FIRST_REQUEST, piece }, 'roast', { ovenC: 150 }))
+const { request, plan } = planned(by({ ...FIRST_REQUEST, piece }, 'roast', { ovenC: 150, searS: 240 }))
 const said = (id: string, at: number, rest: object): CookEvent => ({ id, at: 1000 * at, entered: 1000 * at, ...rest }) as CookEvent
 const [, inOven] = plan.phases
 const begun = [said('laid', 0, { kind: 'laid' }), said('in', inOven.from, { kind: 'moved' })]

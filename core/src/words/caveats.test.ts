@@ -112,7 +112,7 @@ describe('what will not come out well', () => {
   it('a joint longer than the pan is browned one part after the other, and the less; one that fits is not spoken of', () => {
     const long = joint(75, { lengthMm: 420, weightG: 1900 })
     expect(said('roast', long)).toMatch(
-      /It is 420\smm long and the pan’s floor 260\smm: brown one part after the other.*6½\smin are for all of it/
+      /It is 420\smm long and the pan’s floor 260\smm: brown one part after the other.*13\smin are for all of it/
     )
     expect(said('roast', long, { searS: 0 })).not.toMatch(/pan’s floor/)
     expect(said('roast', joint(75, { lengthMm: 240, weightG: 1090 }))).not.toMatch(/pan’s floor/)

@@ -208,7 +208,7 @@ describe('guests who are late, and more than one piece', () => {
     }
     useCook().show(ids[0])
     const page = await mounted(StovePlace)
-    await vi.waitFor(() => expect(useStove().stream).toHaveLength(ids.length), { timeout: 20_000 })
+    await vi.waitFor(() => expect(ids.every(id => useStove().forecasts.get(id)?.forecast.value)).toBe(true), { timeout: 20_000 })
     return { page, ids }
   }
   const toldOf = (id: string) =>
