@@ -348,8 +348,8 @@ export const usePass = defineStore('pass', () => {
     () => draft.pieceId,
     (_, id) => {
       const line = pieces.value.find(p => p.id === id)
-      if (line && asSaid(line.request) !== asSaid(draft.request))
-        left.value = { ...newest(left.value), [id]: { ...atFire(draft.request), id, over: asSaid(line.request) } }
+      const same = asSaid(line?.request) === asSaid(draft.request) && canonical(line?.prepared ?? null) === canonical(draft.prepared)
+      if (line && !same) left.value = { ...newest(left.value), [id]: { ...atFire(draft.request), id, over: asSaid(line.request) } }
     },
     { flush: 'sync' }
   )

@@ -86,6 +86,24 @@ describe('another piece comes to the fire before what was set of this one is pla
     await settled()
     expect(lineOf(flat).request.target.coreC).toBe(58)
   })
+  it('how it is got ready too', async () => {
+    const [hanger, flat] = await two()
+    const pass = usePass()
+    pass.openBeef(hanger)
+    await settled()
+    shut()
+    pass.openBeef(flat)
+    usePreparation().change({ salt: 'after' })
+    pass.openBeef(hanger)
+    open.let()
+    await settled()
+    expect(lineOf(flat).prepared?.how.salt).toBe('after')
+    expect(
+      lineOf(flat)
+        .dish.steps.map(s => s.what)
+        .join()
+    ).not.toMatch(/[Ss]alt it/)
+  })
   it('what is not safe by itself stays off the ticket, and is there to be said yes to when it is opened again', async () => {
     const [hanger, flat] = await two()
     const [draft, pass] = [useDraft(), usePass()]
