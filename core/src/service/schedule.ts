@@ -127,7 +127,7 @@ function causesOf(
 
 /** The best of a few orders, or the first in which nothing is in the way: it is asked of each dish that may be a cause. */
 const nearlyBest = (dishes: readonly Dish[], kitchen: Kitchen): Laid =>
-  inAnyOrder(dishes, kitchen, { beginnings: 2, enough: laid => laid.conflicts.length === 0 })[0].laid
+  inAnyOrder(dishes, kitchen, { beginnings: 1, enough: laid => laid.conflicts.length === 0 })[0].laid
 
 interface Tried {
   readonly order: readonly Dish[]
