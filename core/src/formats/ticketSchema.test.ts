@@ -57,7 +57,7 @@ describe('a ticket', () => {
       fc.property(all(CUTS), how, fc.constantFrom(...METHOD_KINDS), fc.boolean(), (cut, getReady, kind, pasted) => {
         const coats = pasted ? coatsFor({ boneMm: 0, fatMm: 0, pasteMm: 4 }, cut.form) : []
         const piece = { ...request.piece, cutId: cut.id, form: cut.form, coats, intact: 'unknown' as const }
-        const tasks = checklistFor(getReady, cut, piece, kind, 20 * 3600, true)
+        const tasks = checklistFor(getReady, cut, piece, kind, 20 * 3600, { cheese: true, crust: pasted })
         const dish = beefDish('b', cut.name, { ...request, piece }, plan, 6, tasks)
         expect(parseDish(JSON.parse(JSON.stringify(dish)))).toEqual(dish)
         for (const s of dish.steps) expect(s.seconds).toBeGreaterThanOrEqual(0)

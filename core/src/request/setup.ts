@@ -4,7 +4,7 @@ import { besideFireAreaM2, fireAreaM2 } from '#core/kit/grill'
 import { floorAreaM2, hottestPan } from '#core/kit/pan'
 import { braiseAdvice, isTender } from '#core/meat/cut'
 import { cutById } from '#core/meat/cuts'
-import { faceAreaM2, isFlat } from '#core/meat/piece'
+import { faceAreaM2, isFlat, outsideOf } from '#core/meat/piece'
 import { cookedWith, dialValues, withSettings, type KitPart, type Settings } from '#core/method/dials'
 import type { Method, Resting } from '#core/method/method'
 import { METHODS, type MethodKind, type SettingsOf } from '#core/method/methods'
@@ -53,6 +53,14 @@ export function servedCold(request: Pick<PlanRequest, 'piece' | 'kit' | 'target'
 export function meltsCheese(request: Pick<PlanRequest, 'piece' | 'kit' | 'target' | 'method'>): boolean {
   const { cheese, cover } = settingsOf(request)
   return cheese && cover !== 'ice' && cover !== 'fridge' && !servedCold(request)
+}
+
+/** When its crust of paste goes on: where it is seared raw, after that; null where it has none, or has it under its pastry. */
+export function crustGoesOn(request: Pick<PlanRequest, 'piece' | 'kit' | 'target' | 'method'>): 'before' | 'after its sear' | null {
+  const { kind } = request.method
+  if (outsideOf(request.piece).pasteMm <= 0 || kind === 'in pastry') return null
+  const { searS = 0 } = settingsOf(request) as { readonly searS?: number }
+  return searS > 0 && (kind === 'roast' || kind === 'sear then oven') ? 'after its sear' : 'before'
 }
 
 /** Every dial of the request's method, as it stands. */

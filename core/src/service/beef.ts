@@ -1,11 +1,10 @@
 /** A plan from the fire as a dish on the ticket: its stages are its steps, and between them nothing waits. */
-import { outsideOf } from '#core/meat/piece'
 import type { Phase } from '#core/method/method'
 import type { MethodKind } from '#core/method/methods'
 import type { PhaseSpan, Plan } from '#core/plan/plan'
 import { capital } from '#core/quantity/format'
 import type { PlanRequest } from '#core/request/request'
-import { batchesOf, betweenBatches, meltsCheese, servedCold, settingsOf, traysOf } from '#core/request/setup'
+import { batchesOf, betweenBatches, crustGoesOn, meltsCheese, servedCold, settingsOf, traysOf } from '#core/request/setup'
 import { panHotAfter } from '#core/session/warmUp'
 import { phaseName } from '#core/words/phases'
 import type { Task } from '#core/words/preparation'
@@ -125,7 +124,7 @@ export function beefDish(
     const all = batches > 1 && i === 0 ? inBatches(step, batches, plan.pull.time + betweenBatches(request), attended) : step
     if (cheese && span.phase === 'rest')
       return { ...all, what: `Cheese on at once, a lid over it until it melts; then ${all.what.toLowerCase()}`, hands: [MELT_S, 0] }
-    const crusted = outsideOf(request.piece).pasteMm > 0 && span.phase === 'sear' && plan.phases.at(i + 1)?.phase === 'oven'
+    const crusted = span.phase === 'sear' && plan.phases.at(i + 1)?.phase === 'oven' && crustGoesOn(request) === 'after its sear'
     if (crusted) return { ...all, then: CRUST_ON, ...(hot ? {} : { setUp: panS }) }
     return all.tool === 'ring' && !hot ? { ...all, setUp: panS } : all
   })

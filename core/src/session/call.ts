@@ -5,14 +5,14 @@
 import type { UnderWay } from '#core/estimate/underWay'
 import { HOLDING_C } from '#core/kit/air'
 import { cutById } from '#core/meat/cuts'
-import { outsideOf, pieceName } from '#core/meat/piece'
+import { pieceName } from '#core/meat/piece'
 import type { Phase } from '#core/method/method'
 import type { Percentiles } from '#core/numerics/statistics'
 import type { Mark, Plan } from '#core/plan/plan'
 import { capital, showDuration, showDurationRange, showTemperature, showVolume, shownText } from '#core/quantity/format'
 import type { UnitSystem } from '#core/quantity/units'
 import type { PlanRequest } from '#core/request/request'
-import { meltsCheese, servedCold, settingsOf } from '#core/request/setup'
+import { crustGoesOn, meltsCheese, servedCold, settingsOf } from '#core/request/setup'
 import type { NextAction } from './nextAction'
 import { settingsSaid, type Progress } from './progress'
 import { IN_THE_PAN, preheatsOf, ringFollows } from './warmUp'
@@ -171,7 +171,7 @@ export function callFor(action: NextAction, stand: Stand, system: UnitSystem): C
       }
       if (here.phase === 'pot' && next.phase === 'pot') return topUp(progress.moves, marks, set, system)
       const to = PLACES[next.phase]
-      const crust = here.phase === 'sear' && next.phase === 'oven' && outsideOf(request.piece).pasteMm > 0 ? CRUST_ON : ''
+      const crust = here.phase === 'sear' && next.phase === 'oven' && crustGoesOn(request) === 'after its sear' ? CRUST_ON : ''
       return { says: `Put ${piece} ${to.into}`, done: to.there, advice: `${crust}${moveAdvice(here.phase, next.phase, set, system)}` }
     }
     case 'returned':

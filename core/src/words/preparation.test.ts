@@ -1,7 +1,9 @@
 /** The checklist of getting a piece ready. */
 import { describe, expect, it } from 'vitest'
 import { cutById } from '#core/meat/cuts'
-import { coatsFor } from '#core/meat/piece'
+import { coatsFor, type Piece } from '#core/meat/piece'
+import { by } from '#core/request/request'
+import { crustGoesOn } from '#core/request/setup'
 import { agreeing, usuallyTied, USUAL_PREPARATION } from '#core/plan/preparation'
 import type { MethodKind } from '#core/method/methods'
 import { FIRST_REQUEST } from '#core/request/firstRequest'
@@ -72,10 +74,16 @@ describe('the checklist', () => {
   it('a crust goes on before the oven, or where it is seared first, after that: then it is called there', () => {
     const coats = coatsFor({ boneMm: 0, fatMm: 0, pasteMm: 4 }, 'roast')
     const piece = { ...FIRST_REQUEST.piece, cutId: 'chateaubriand', form: 'roast' as const, coats }
-    const ids = (kind: MethodKind): string[] => checklistFor(USUAL_PREPARATION, cutById('chateaubriand')!, piece, kind).map(t => t.id)
-    expect(ids('roast')).toContain('crust')
-    expect(ids('sear then oven')).not.toContain('crust')
-    expect(ids('in pastry')).not.toContain('crust')
+    const goesOn = (kind: MethodKind, searS?: number, of: Piece = piece) =>
+      crustGoesOn(by({ ...FIRST_REQUEST, piece: of }, kind, searS === undefined ? {} : { searS }))
+    expect(goesOn('roast', 0)).toBe('before')
+    for (const kind of ['roast', 'sear then oven'] as const) expect(goesOn(kind)).toBe('after its sear')
+    expect(goesOn('in pastry')).toBeNull()
+    expect(goesOn('roast', 0, { ...piece, coats: [] })).toBeNull()
+    const ids = (crust: boolean): string[] =>
+      checklistFor(USUAL_PREPARATION, cutById('chateaubriand')!, piece, 'roast', null, { crust }).map(t => t.id)
+    expect(ids(true)).toContain('crust')
+    expect(ids(false)).not.toContain('crust')
   })
 
   it('salt drawn for forty minutes is patted off; salt left for the table is not on the list before', () => {
@@ -87,7 +95,7 @@ describe('the checklist', () => {
   })
 
   it('cheese for a crust is made while there is time, and only where one is wanted', () => {
-    const list = (cheese: boolean) => checklistFor(USUAL_PREPARATION, strip, FIRST_REQUEST.piece, 'pan sear', null, cheese)
+    const list = (cheese: boolean) => checklistFor(USUAL_PREPARATION, strip, FIRST_REQUEST.piece, 'pan sear', null, { cheese })
     expect(list(true).find(t => t.id === 'cheese')?.before).toBe(3600)
     expect(list(false).some(t => t.id === 'cheese')).toBe(false)
   })

@@ -1,6 +1,6 @@
 /** Getting a piece ready, as a checklist dated back from the moment it goes in, each task with its reason. */
 import type { Cut, Feature } from '#core/meat/cut'
-import { outsideOf, type Piece } from '#core/meat/piece'
+import type { Piece } from '#core/meat/piece'
 import type { MethodKind } from '#core/method/methods'
 import type { Preparation } from '#core/plan/preparation'
 
@@ -27,9 +27,6 @@ const BAGGED: Task = {
   text: 'Bag it in one layer, press the air out and seal it',
   because: 'Air keeps the heat from it, and makes the bag float.'
 }
-
-/** Its crust goes on when it has been seared. */
-const SEARED_FIRST: ReadonlySet<MethodKind> = new Set<MethodKind>(['sear then oven'])
 
 /** What a method asks for by itself before the piece goes in; common practice, no source. */
 const OWN: Partial<Record<MethodKind, readonly Task[]>> = {
@@ -89,7 +86,7 @@ const READY_BEFORE: Partial<Record<MethodKind, number>> = {
 /**
  * First things first.
  * @param thawS in the fridge, where it comes from the freezer, s; null while it is not known
- * @param cheese whether it gets a crust of cheese at its end
+ * @param extras whether it gets a crust of cheese at its end, or one of paste before it goes in
  */
 export function checklistFor(
   preparation: Preparation,
@@ -97,7 +94,7 @@ export function checklistFor(
   piece: Piece,
   kind: MethodKind = 'pan sear',
   thawS: number | null = null,
-  cheese = false
+  { cheese = false, crust = false }: { readonly cheese?: boolean; readonly crust?: boolean } = {}
 ): Task[] {
   const cooked = piece.cookedC !== undefined
   const own = (OWN[kind] ?? []).map(task => (task === BAGGED && cooked ? BAGGED_BEFORE : task))
@@ -106,7 +103,6 @@ export function checklistFor(
   const add = (id: string, before: number, text: string, because: string): void =>
     void tasks.push({ id, before: before + ready, text, because })
   const { surface, salt, pepper, oil, outMin, knife, tie, marinade } = preparation
-  const crusted = outsideOf(piece).pasteMm > 0
   const dayAhead = surface === 'aired' || salt === 'the day before'
   // What is salted, dried or laid in is trimmed by then.
   const inHand = (Math.max(outMin, MARINADE_HOURS[marinade] > 0 ? DRAINED / MINUTE : 0) + 50) * MINUTE + MARINADE_HOURS[marinade] * HOUR
@@ -143,8 +139,7 @@ export function checklistFor(
       'What clings boils before anything browns, and what is sweet in it burns. It touched raw meat: boil it for a sauce, or throw it away.'
     )
   }
-  if (crusted && kind !== 'in pastry' && !SEARED_FIRST.has(kind))
-    add('crust', 8 * MINUTE, 'Spread the crust over it, all but the underside', 'Pressed on, it stays where it is.')
+  if (crust) add('crust', 8 * MINUTE, 'Spread the crust over it, all but the underside', 'Pressed on, it stays where it is.')
   if (salt === 'the day before') {
     add(
       'salt',

@@ -4,7 +4,7 @@ import { computed, shallowRef, watch } from 'vue'
 import type { Packet } from '#core/shop/larder'
 import { agreeing, type Compared, type Preparation } from '#core/plan/preparation'
 import { RequestError, type PlanRequest } from '#core/request/request'
-import { meltsCheese, setupOf } from '#core/request/setup'
+import { crustGoesOn, meltsCheese, setupOf } from '#core/request/setup'
 import { checklistFor } from '#core/words/preparation'
 import { askEngine } from '../workers/engine'
 import { Queue } from '../workers/queue'
@@ -63,7 +63,10 @@ export const usePreparation = defineStore('preparation', () => {
     { immediate: true }
   )
   const tasks = computed(() =>
-    checklistFor(preparation.value, draft.cut, draft.request.piece, draft.request.method.kind, thawS.value, meltsCheese(draft.request))
+    checklistFor(preparation.value, draft.cut, draft.request.piece, draft.request.method.kind, thawS.value, {
+      cheese: meltsCheese(draft.request),
+      crust: crustGoesOn(draft.request) === 'before'
+    })
   )
 
   function change(part: Partial<Preparation>): void {
