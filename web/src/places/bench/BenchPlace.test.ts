@@ -23,6 +23,23 @@ describe('the bench', () => {
     expect(useDraft().contradiction).toBeNull()
   })
 
+  it('somebody at risk whom nobody has named is said here, and taken back here; one who is named is said of by name', async () => {
+    const page = await opened()
+    const box = page
+      .findAll('label.ant-checkbox-wrapper')
+      .find(l => l.text().startsWith('A guest is pregnant'))!
+      .find('input')
+    await box.setValue(true)
+    expect(useDraft().request.guests.atRisk).toBe(true)
+    await box.setValue(false)
+    expect(useDraft().table.vulnerable).toBe(false)
+    useDraft().seat({ named: [{ id: 'a', name: 'Ada', targetC: 50, atRisk: true }] })
+    await flushPromises()
+    expect(useDraft().table.vulnerable).toBe(true)
+    expect(box.element.checked).toBe(false)
+    expect(page.text()).toContain('For that guest')
+  })
+
   it('more pieces than the pan takes are counted in batches beside it', async () => {
     const page = await opened()
     expect(page.text()).toMatch(/\d+ % of its floor/)

@@ -192,7 +192,7 @@ const sizes = computed((): Size[] => {
         :options="intacts"
         @update:model-value="v => draft.measure({ intact: v })"
       />
-      <a-checkbox :checked="draft.table.vulnerable" @update:checked="(atRisk: boolean) => draft.seat({ atRisk })">
+      <a-checkbox :checked="draft.request.guests.atRisk" @update:checked="(atRisk: boolean) => draft.seat({ atRisk })">
         A guest is pregnant, very young, old or ill
       </a-checkbox>
     </div>

@@ -88,7 +88,7 @@ function letWait(): void {
 </script>
 
 <template>
-  <section v-if="behind" class="behind ways-out" aria-label="It is behind its time">
+  <section v-if="behind" class="behind ways-out said" aria-label="It is behind its time">
     <p role="status">
       By what was read it comes out <b>{{ long(behindS) }} late</b>.
     </p>
@@ -104,28 +104,3 @@ function letWait(): void {
     </p>
   </section>
 </template>
-
-<style scoped>
-.behind {
-  font-size: 18px;
-  line-height: 1.45;
-  max-width: 820px;
-}
-p {
-  margin: 0 0 8px;
-}
-.way {
-  display: flex;
-  align-items: center;
-  gap: 6px 14px;
-}
-.ant-btn {
-  flex: none;
-}
-@media (max-width: 760px) {
-  .way {
-    flex-direction: column;
-    align-items: start;
-  }
-}
-</style>

@@ -96,7 +96,7 @@ function without(): void {
 </script>
 
 <template>
-  <section class="lost ways-out" aria-label="It is lost">
+  <section class="lost ways-out said" aria-label="It is lost">
     <p>
       <b>{{ nameOf(record) }}</b>: fallen, burnt, or lit by mistake.
     </p>
@@ -109,28 +109,3 @@ function without(): void {
     <a-button @click="emit('close')">It is still there</a-button>
   </section>
 </template>
-
-<style scoped>
-.lost {
-  font-size: 18px;
-  line-height: 1.45;
-  max-width: 820px;
-}
-p {
-  margin: 0 0 8px;
-}
-.way {
-  display: flex;
-  align-items: center;
-  gap: 6px 14px;
-}
-.ant-btn {
-  flex: none;
-}
-@media (max-width: 760px) {
-  .way {
-    flex-direction: column;
-    align-items: start;
-  }
-}
-</style>
